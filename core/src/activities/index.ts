@@ -1,0 +1,3 @@
+export * from './library.js';
+export * from './prompts.js';
+export * from './quantity.js';

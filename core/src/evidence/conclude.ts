@@ -1,0 +1,79 @@
+import { GUESS_CHANCE, SKILLS, type Skill } from '../skills/index.js';
+import type { Day } from '../vocabulary/index.js';
+import { expected, itemCurve } from './ability.js';
+import type { ChildState } from './fold.js';
+import { EMPTY_LEDGER, type ItemTally } from './ledger.js';
+import { type ThingName, reasonFor } from './reasons.js';
+import { type Standing, standingOf } from './standing.js';
+
+export interface ItemView {
+  readonly itemId: string;
+  readonly label: string;
+  readonly asked: number;
+  readonly own: number;
+  readonly last: ItemTally['last'] | null;
+}
+
+/** What is concluded about one skill of one child, with its reason. */
+export interface SkillView {
+  readonly skillId: string;
+  readonly standing: Standing;
+  /** A sentence that can be checked against the evidence. */
+  readonly reason: string;
+  /** The one thing that would change the standing; empty where nothing was seen. */
+  readonly change: string;
+  readonly scored: number;
+  readonly own: number;
+  readonly days: number;
+  readonly lastSeen: Day | null;
+  /** When a secure skill is to be looked at again. */
+  readonly due: Day | null;
+  readonly items: readonly ItemView[];
+}
+
+/** Everything concluded about one skill. */
+export function viewOf(
+  skill: Skill,
+  state: ChildState,
+  today: Day,
+  thingName: ThingName = () => undefined,
+): SkillView {
+  const one = state.skills[skill.id];
+  const ledger = one?.ledger ?? EMPTY_LEDGER;
+  const standing = standingOf(skill, one, today);
+  const { reason, change } = reasonFor(skill, one, standing, today, state.policy, thingName);
+  return {
+    skillId: skill.id,
+    standing,
+    reason,
+    change,
+    scored: ledger.scored,
+    own: ledger.own,
+    days: ledger.days.length,
+    lastSeen: ledger.days[ledger.days.length - 1] ?? null,
+    due: ledger.revisit?.due ?? null,
+    items: skill.items.map((item) => {
+      const tally = ledger.items[item.id];
+      return {
+        itemId: item.id,
+        label: item.label,
+        asked: tally?.asked ?? 0,
+        own: tally?.own ?? 0,
+        last: tally?.last ?? null,
+      };
+    }),
+  };
+}
+
+/** Everything concluded about a child, skill by skill in the order of the map. */
+export function conclude(state: ChildState, today: Day, thingName?: ThingName): SkillView[] {
+  return SKILLS.map((skill) => viewOf(skill, state, today, thingName));
+}
+
+/** Chance that the next try on an item is right on own, as believed. */
+export function chanceOfItem(skill: Skill, itemId: string, belief: readonly number[]): number {
+  const item = skill.items.find((one) => one.id === itemId);
+  if (!item) throw new RangeError(`skill ${skill.id} has no item "${itemId}"`);
+  return expected(belief, itemCurve(item, GUESS_CHANCE[skill.answers]));
+}
+

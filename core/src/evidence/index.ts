@@ -1,0 +1,10 @@
+export * from './ability.js';
+export * from './conclude.js';
+export * from './fold.js';
+export { EMPTY_LEDGER, type Ledger, NEEDED, itemsNeeded, itemsOnOwn } from './ledger.js';
+export * from './prompt.js';
+export { type ThingName, habitOf, slipWords } from './reasons.js';
+export * from './slips.js';
+export * from './standing.js';
+export * from './tries.js';
+export { type Evidence, afterDay, afterGap, counts } from './update.js';

@@ -1,0 +1,64 @@
+import * as v from 'valibot';
+import {
+  Child,
+  DaySheet,
+  Household,
+  Observation,
+  PlanEntry,
+  Sitting,
+  Thing,
+  Voiding,
+  type Day,
+  addDays,
+  daysBetween,
+} from '../vocabulary/index.js';
+
+/** Name and version of Gumo's own open format for a whole household. */
+export const FORMAT = 'gumo-household';
+export const FORMAT_VERSION = 1;
+
+/** A whole household in one file. */
+export const HouseholdFile = v.object({
+  format: v.literal(FORMAT, `must be "${FORMAT}"`),
+  version: v.literal(FORMAT_VERSION, `must be ${FORMAT_VERSION}`),
+  /** The day on which the file was written. */
+  day: v.pipe(v.string(), v.isoDate()),
+  household: Household,
+  children: v.array(Child),
+  things: v.array(Thing),
+  sittings: v.array(Sitting),
+  observations: v.array(Observation),
+  voidings: v.array(Voiding),
+  plan: v.array(PlanEntry),
+  days: v.array(DaySheet),
+});
+
+export type HouseholdFile = v.InferOutput<typeof HouseholdFile>;
+
+const shiftInstant = (at: string, days: number): string =>
+  `${addDays(at.slice(0, 10), days)}${at.slice(10)}`;
+
+/** The same household as if it had been written on `today`: every day moves by the same span. */
+export function shiftTo(file: HouseholdFile, today: Day): HouseholdFile {
+  const days = daysBetween(file.day, today);
+  const move = (day: Day): Day => addDays(day, days);
+  return {
+    ...file,
+    day: today,
+    children: file.children.map((one) => ({ ...one, birthDate: move(one.birthDate) })),
+    sittings: file.sittings.map((one) => ({
+      ...one,
+      day: move(one.day),
+      startedAt: shiftInstant(one.startedAt, days),
+      endedAt: one.endedAt === null ? null : shiftInstant(one.endedAt, days),
+    })),
+    observations: file.observations.map((one) => ({
+      ...one,
+      day: move(one.day),
+      at: shiftInstant(one.at, days),
+    })),
+    voidings: file.voidings.map((one) => ({ ...one, at: shiftInstant(one.at, days) })),
+    plan: file.plan.map((one) => ({ ...one, day: move(one.day) })),
+    days: file.days.map((one) => ({ ...one, day: move(one.day) })),
+  };
+}

@@ -1,0 +1,3 @@
+export * from './reach.js';
+export * from './seeded.js';
+export * from './words.js';

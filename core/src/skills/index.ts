@@ -1,0 +1,3 @@
+export * from './goals.js';
+export * from './map.js';
+export * from './types.js';

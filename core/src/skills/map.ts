@@ -1,0 +1,92 @@
+import { COUNT } from './count.js';
+import { NUMERAL } from './numeral.js';
+import { SAY } from './say.js';
+import { type Item, STRANDS, type Skill, type Strand } from './types.js';
+
+/** Every skill, strand by strand, each strand in the order in which it is usually met. */
+export const SKILLS: readonly Skill[] = [...SAY, ...COUNT, ...NUMERAL];
+
+const byId = new Map(SKILLS.map((skill) => [skill.id, skill]));
+const itemsById = new Map(
+  SKILLS.map((skill) => [skill.id, new Map(skill.items.map((item) => [item.id, item]))]),
+);
+
+/** The skill with this id, or undefined. */
+export function findSkill(id: string): Skill | undefined {
+  return byId.get(id);
+}
+
+/**
+ * The skill with this id.
+ * @throws RangeError when the map has no such skill
+ */
+export function skillOf(id: string): Skill {
+  const skill = byId.get(id);
+  if (!skill) throw new RangeError(`unknown skill "${id}"`);
+  return skill;
+}
+
+/** The item of a skill, or undefined when either is unknown. */
+export function findItem(skillId: string, itemId: string): Item | undefined {
+  return itemsById.get(skillId)?.get(itemId);
+}
+
+/** The strands that hold at least one skill, in their order. */
+export function strandsInUse(): Strand[] {
+  return STRANDS.filter((strand) => SKILLS.some((skill) => skill.strand === strand));
+}
+
+/** Skills of one strand in order. */
+export function skillsOfStrand(strand: Strand): Skill[] {
+  return SKILLS.filter((skill) => skill.strand === strand);
+}
+
+/**
+ * Ids that match any of the patterns: an id as it stands, or `name-*` for a whole family
+ * (`say-*` takes in `say-20` and leaves out `say-back-5`, which is a family of its own).
+ */
+export function matchSkills(patterns: readonly string[]): string[] {
+  return SKILLS.map((skill) => skill.id).filter((id) =>
+    patterns.some((pattern) => {
+      if (!pattern.endsWith('*')) return id === pattern;
+      const family = pattern.slice(0, -1);
+      return id.startsWith(family) && /^[a-z0-9]+$/.test(id.slice(family.length));
+    }),
+  );
+}
+
+/** Skills that build directly on the given one. */
+export function openedBy(id: string): Skill[] {
+  return SKILLS.filter((skill) => skill.buildsOn.includes(id));
+}
+
+/**
+ * Checks the whole map and returns what is wrong with it, one sentence each; empty when sound.
+ * Looks for doubled ids, unknown builds-on, circles, and items that repeat.
+ */
+export function faultsOf(skills: readonly Skill[]): string[] {
+  const faults: string[] = [];
+  const known = new Map(skills.map((skill) => [skill.id, skill]));
+  if (known.size !== skills.length) faults.push('a skill id is used twice');
+  for (const skill of skills) {
+    const ids = new Set(skill.items.map((item) => item.id));
+    if (skill.items.length === 0) faults.push(`${skill.id} has no items`);
+    if (ids.size !== skill.items.length) faults.push(`${skill.id} has an item twice`);
+    for (const below of skill.buildsOn) {
+      if (!known.has(below)) faults.push(`${skill.id} builds on unknown ${below}`);
+    }
+  }
+  const state = new Map<string, 'open' | 'done'>();
+  const visit = (id: string): void => {
+    if (state.get(id) === 'done') return;
+    if (state.get(id) === 'open') {
+      faults.push(`${id} builds on itself in a circle`);
+      return;
+    }
+    state.set(id, 'open');
+    for (const below of known.get(id)?.buildsOn ?? []) visit(below);
+    state.set(id, 'done');
+  };
+  for (const skill of skills) visit(skill.id);
+  return faults;
+}

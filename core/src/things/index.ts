@@ -1,0 +1,2 @@
+export * from './lay-ready.js';
+export * from './small-parts.js';

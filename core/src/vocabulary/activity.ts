@@ -1,0 +1,108 @@
+import * as v from 'valibot';
+import { Minutes, Slug, filled, flag, list, oneOf, text } from './basics.js';
+import { BANDS } from './household.js';
+import { CAPTURE_KINDS, type CaptureKind } from './records.js';
+import { HAZARDS, USES } from './thing.js';
+
+/**
+ * A quantity as a small sum over named values: `n` the top of the range, `k` the number of
+ * children, `g` groups, `s` their size. `sum` adds the inner expression over every child's own n.
+ */
+export type Quantity =
+  | number
+  | 'n'
+  | 'k'
+  | 'g'
+  | 's'
+  | { readonly add: readonly Quantity[] }
+  | { readonly times: readonly Quantity[] }
+  | { readonly half: Quantity }
+  | { readonly least: readonly Quantity[] }
+  | { readonly most: readonly Quantity[] }
+  | { readonly sum: Quantity };
+
+export const Quantity: v.GenericSchema<Quantity> = v.lazy(() =>
+  v.union(
+    [
+      v.pipe(v.number(), v.minValue(0), v.maxValue(10_000)),
+      v.picklist(['n', 'k', 'g', 's'] as const),
+      v.strictObject({ add: v.array(Quantity) }),
+      v.strictObject({ times: v.array(Quantity) }),
+      v.strictObject({ half: Quantity }),
+      v.strictObject({ least: v.array(Quantity) }),
+      v.strictObject({ most: v.array(Quantity) }),
+      v.strictObject({ sum: Quantity }),
+    ],
+    'must be a quantity such as {"times": [3, "n"]}',
+  ),
+);
+
+export const Need = v.object({
+  use: oneOf(USES),
+  /** As read on the list: "like counters". */
+  words: filled(60),
+  must: Quantity,
+  /** More is welcome up to this many; null when `must` says it all. */
+  wish: v.nullable(Quantity),
+  colors: oneOf(['one', 'two', 'any'] as const),
+  alike: flag,
+  consumable: flag,
+});
+
+export const STEP_KINDS = [
+  'lay',
+  'show',
+  'turn',
+  'ask',
+  'check',
+  'say',
+  'another',
+  'how',
+  'stop',
+] as const;
+
+export const Activity = v.object({
+  id: Slug,
+  title: filled(60),
+  band: oneOf(BANDS),
+  ways: v.pipe(
+    list(oneOf(['led', 'presented', 'left-out'] as const), 3),
+    v.minLength(1, 'choose at least one'),
+  ),
+  /** Shortest and longest, in minutes. */
+  minutes: v.tuple([Minutes, Minutes]),
+  setUpMinutes: Minutes,
+  clearUpMinutes: Minutes,
+  care: text(200),
+  seat: text(80),
+  /** Skill ids; a trailing star stands for every skill of that family. */
+  skills: v.pipe(
+    list(v.pipe(v.string(), v.regex(/^[a-z0-9-]+\*?$/, 'must be a skill id or a family*')), 30),
+    v.minLength(1, 'name at least one skill'),
+  ),
+  needs: list(Need, 20),
+  capture: v.pipe(
+    list(v.picklist(CAPTURE_KINDS as [CaptureKind, ...CaptureKind[]]), 4),
+    v.minLength(1, 'choose at least one'),
+  ),
+  steps: v.pipe(
+    list(v.object({ kind: oneOf(STEP_KINDS), text: filled(200) }), 9),
+    v.minLength(3, 'name at least three steps'),
+  ),
+  easier: text(200),
+  harder: text(200),
+  watchFor: text(300),
+  cautions: list(text(200), 6),
+  hazards: list(oneOf(HAZARDS), HAZARDS.length),
+  mess: oneOf(['dry', 'damp', 'paint'] as const),
+  noise: oneOf(['quiet', 'lively'] as const),
+  place: oneOf(['in', 'out', 'either'] as const),
+  fromAge: v.pipe(v.number(), v.minValue(0), v.maxValue(8)),
+  checksItself: flag,
+  sheets: list(Slug, 6),
+  makeIt: text(300),
+  otherwise: v.nullable(Slug),
+});
+
+export type Need = v.InferOutput<typeof Need>;
+export type Activity = v.InferOutput<typeof Activity>;

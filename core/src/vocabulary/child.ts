@@ -1,0 +1,65 @@
+import * as v from 'valibot';
+import { Day, Id, Version, filled, flag, list, oneOf, text } from './basics.js';
+
+/** Felt shapes that stand for a child wherever space is short. */
+export const PEG_SHAPES = [
+  'leaf',
+  'drop',
+  'wave',
+  'hill',
+  'seed',
+  'shell',
+  'knot',
+  'cloud',
+] as const;
+export const PEG_COLORS = [
+  'moss',
+  'heather',
+  'slate',
+  'bark',
+  'spruce',
+  'plum',
+  'rust',
+  'ink',
+] as const;
+/** How a child can answer; several may hold. */
+export const ANSWER_MODES = ['speaks', 'points', 'fingers', 'hands'] as const;
+/** When a range counts as secure: later, in between, or earlier. */
+export const POLICIES = ['secure-first', 'middle', 'follow-lead'] as const;
+
+export const PegMark = v.object({ shape: oneOf(PEG_SHAPES), color: oneOf(PEG_COLORS) });
+
+export const ChildCautions = v.object({
+  mouths: flag,
+  allergies: list(filled(60), 12),
+  note: text(500),
+});
+
+/** What an educator may write about a child; the rest is added by the household's server. */
+export const ChildDraft = v.object({
+  name: filled(40),
+  birthDate: Day,
+  mark: PegMark,
+  interests: list(filled(30), 12),
+  cautions: ChildCautions,
+  answerModes: v.pipe(
+    list(oneOf(ANSWER_MODES), ANSWER_MODES.length),
+    v.minLength(1, 'choose at least one'),
+  ),
+  policy: oneOf(POLICIES),
+});
+
+export const Child = v.object({
+  ...ChildDraft.entries,
+  id: Id,
+  archived: flag,
+  version: Version,
+});
+
+export type PegMark = v.InferOutput<typeof PegMark>;
+export type PegShape = (typeof PEG_SHAPES)[number];
+export type PegColor = (typeof PEG_COLORS)[number];
+export type AnswerMode = (typeof ANSWER_MODES)[number];
+export type Policy = (typeof POLICIES)[number];
+export type ChildDraft = v.InferOutput<typeof ChildDraft>;
+export type Child = v.InferOutput<typeof Child>;

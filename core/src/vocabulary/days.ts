@@ -1,0 +1,26 @@
+import type { Day } from './basics.js';
+
+const MILLISECONDS_A_DAY = 86_400_000;
+
+/** Days since 1970-01-01; takes a valid day and ignores clock changes. */
+export function dayNumber(day: Day): number {
+  return Math.round(Date.parse(`${day}T00:00:00Z`) / MILLISECONDS_A_DAY);
+}
+
+/** The day that lies `days` later (earlier when negative). */
+export function addDays(day: Day, days: number): Day {
+  return new Date((dayNumber(day) + days) * MILLISECONDS_A_DAY).toISOString().slice(0, 10);
+}
+
+/** Whole days from `from` to `to`; negative when `to` lies earlier. */
+export function daysBetween(from: Day, to: Day): number {
+  return dayNumber(to) - dayNumber(from);
+}
+
+/** Full years and months lived on `day`; zero before birth. */
+export function ageOn(birthDate: Day, day: Day): { years: number; months: number } {
+  const [by, bm, bd] = birthDate.split('-').map(Number) as [number, number, number];
+  const [y, m, d] = day.split('-').map(Number) as [number, number, number];
+  const months = Math.max(0, (y - by) * 12 + (m - bm) - (d < bd ? 1 : 0));
+  return { years: Math.floor(months / 12), months: months % 12 };
+}

@@ -1,0 +1,46 @@
+import * as v from 'valibot';
+import { ClockTime, Id, Minutes, Slug, Version, filled, flag, list, oneOf } from './basics.js';
+
+/** How an activity sits in the day: along the way, set out for play, or prepared at the table. */
+export const BANDS = ['woven', 'set-out', 'table'] as const;
+
+/** One moment of the household's day, such as arriving or snack. */
+export const Moment = v.object({
+  id: Slug,
+  name: filled(40),
+  time: ClockTime,
+  minutes: Minutes,
+  bands: v.pipe(list(oneOf(BANDS), 3), v.minLength(1, 'choose at least one')),
+  /** True where all children are in the room, so that small parts concern everyone. */
+  shared: flag,
+});
+
+const Weekday = v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(7));
+
+export const Household = v.object({
+  id: Id,
+  name: filled(60),
+  /** Languages the children count in, as BCP 47 tags; the first is the household's own. */
+  languages: v.pipe(list(filled(12), 8), v.minLength(1, 'choose at least one')),
+  /** Open days, 1 = Monday to 7 = Sunday. */
+  openDays: list(Weekday, 7),
+  units: oneOf(['metric', 'us'] as const),
+  paper: oneOf(['a4', 'letter'] as const),
+  frameFill: oneOf(['row', 'pairs', 'free'] as const),
+  digitForms: v.object({
+    one: oneOf(['plain', 'flagged'] as const),
+    four: oneOf(['open', 'closed'] as const),
+    nine: oneOf(['straight', 'curved'] as const),
+  }),
+  digitCue: oneOf(['movement', 'rhyme'] as const),
+  preferredWay: oneOf(['any', 'led', 'presented', 'left-out'] as const),
+  tablePerWeek: v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(7)),
+  againstClock: flag,
+  nameNearest: flag,
+  moments: list(Moment, 20),
+  version: Version,
+});
+
+export type Band = (typeof BANDS)[number];
+export type Moment = v.InferOutput<typeof Moment>;
+export type Household = v.InferOutput<typeof Household>;

@@ -1,0 +1,42 @@
+import * as v from 'valibot';
+import { Day, Id, Instant, Slug, flag, list, oneOf, text } from './basics.js';
+import { CaptureRecord } from './records.js';
+
+export const OUTCOMES = ['own', 'help', 'not-yet', 'not-now'] as const;
+export const ANSWERED = ['spoken', 'shown', 'fingers', 'pointed', 'handed'] as const;
+export const REASONS = ['explained', 'knew', 'none'] as const;
+
+/** One try of one child: a fact, written once and never changed. */
+export const Observation = v.object({
+  id: Id,
+  childId: Id,
+  sittingId: v.nullable(Id),
+  activityId: v.nullable(v.union([Slug, Id], 'must be the id of an activity')),
+  skillId: Slug,
+  itemId: v.nullable(Slug),
+  /** When it was noted, and the day it belongs to on the household's calendar. */
+  at: Instant,
+  day: Day,
+  outcome: oneOf(OUTCOMES),
+  /** With help: did the child try alone first? */
+  triedFirst: flag,
+  answered: v.nullable(oneOf(ANSWERED)),
+  reason: v.nullable(oneOf(REASONS)),
+  things: list(Id, 12),
+  notedBy: text(40),
+  note: text(2000),
+  record: CaptureRecord,
+});
+
+/** Takes an observation back: a further fact; the first one stays on record. */
+export const Voiding = v.object({
+  id: Id,
+  observationId: Id,
+  at: Instant,
+  notedBy: text(40),
+});
+
+export type Outcome = (typeof OUTCOMES)[number];
+export type Answered = (typeof ANSWERED)[number];
+export type Observation = v.InferOutput<typeof Observation>;
+export type Voiding = v.InferOutput<typeof Voiding>;

@@ -1,0 +1,60 @@
+import * as v from 'valibot';
+import { Amount, Day, Id, Instant, Minutes, Slug, Version, list, oneOf, text } from './basics.js';
+
+export const MOODS = ['calm', 'tired', 'tense', 'great'] as const;
+export const ENTRY_STATES = ['planned', 'begun', 'done', 'left'] as const;
+
+/** A child in an activity, with the top of his or her own range. */
+export const Taker = v.object({ childId: Id, top: Amount });
+
+const Takers = v.pipe(list(Taker, 12), v.minLength(1, 'choose at least one child'));
+const ActivityId = v.union([Slug, Id], 'must be the id of an activity');
+
+/** One activity run with one to several children, from *Begin* to *End here*. */
+export const Sitting = v.object({
+  id: Id,
+  activityId: ActivityId,
+  planEntryId: v.nullable(Id),
+  day: Day,
+  startedAt: Instant,
+  endedAt: v.nullable(Instant),
+  mood: v.nullable(oneOf(MOODS)),
+  takers: Takers,
+});
+
+export const SittingEnd = v.object({
+  endedAt: Instant,
+  mood: v.nullable(oneOf(MOODS)),
+});
+
+/** One activity in one moment of one day. */
+export const PlanEntry = v.object({
+  id: Id,
+  day: Day,
+  momentId: Slug,
+  activityId: ActivityId,
+  takers: Takers,
+  minutes: Minutes,
+  /** The word after the title: what is used, or the range as a whole. */
+  with: text(80),
+  state: oneOf(ENTRY_STATES),
+  version: Version,
+});
+
+export const PlanEntryDraft = v.omit(PlanEntry, ['state', 'version']);
+
+/** Who is away and which things lie ready, for one day. */
+export const DaySheet = v.object({
+  day: Day,
+  away: list(Id, 24),
+  laidReady: list(text(120), 200),
+});
+
+export type Mood = (typeof MOODS)[number];
+export type EntryState = (typeof ENTRY_STATES)[number];
+export type Taker = v.InferOutput<typeof Taker>;
+export type Sitting = v.InferOutput<typeof Sitting>;
+export type SittingEnd = v.InferOutput<typeof SittingEnd>;
+export type PlanEntry = v.InferOutput<typeof PlanEntry>;
+export type PlanEntryDraft = v.InferOutput<typeof PlanEntryDraft>;
+export type DaySheet = v.InferOutput<typeof DaySheet>;

@@ -1,0 +1,78 @@
+import * as v from 'valibot';
+import { Amount, Id, Version, filled, flag, list, oneOf, text } from './basics.js';
+
+/** What a thing serves as; an activity asks for a use, and the cupboard answers with things. */
+export const USES = [
+  'counter',
+  'bowl',
+  'plate',
+  'cup',
+  'card',
+  'die',
+  'ball',
+  'cloth',
+  'cover',
+  'floor-card',
+  'board',
+  'pen',
+  'box',
+  'tape',
+  'basket',
+  'puppet',
+  'book',
+  'tongs',
+  'snack',
+  'scale',
+  'jar',
+] as const;
+
+export const HAZARDS = [
+  'glass',
+  'magnet',
+  'button-cell',
+  'cord',
+  'sharp',
+  'food',
+  'allergen',
+] as const;
+
+const Millimeters = v.pipe(
+  v.number('must be a number'),
+  v.minValue(0.1, 'must be more than 0'),
+  v.maxValue(5000, 'must be at most 5000'),
+);
+
+/** Shape with outside measures in millimeters. */
+export const Shape = v.variant('kind', [
+  v.object({ kind: v.literal('ball'), diameterMm: Millimeters }),
+  v.object({ kind: v.literal('disc'), diameterMm: Millimeters, thicknessMm: Millimeters }),
+  v.object({
+    kind: v.literal('block'),
+    lengthMm: Millimeters,
+    widthMm: Millimeters,
+    heightMm: Millimeters,
+  }),
+  v.object({ kind: v.literal('rod'), lengthMm: Millimeters, diameterMm: Millimeters }),
+  v.object({ kind: v.literal('unknown') }),
+]);
+
+export const Thing = v.object({
+  id: Id,
+  name: filled(60),
+  use: oneOf(USES),
+  count: Amount,
+  colors: list(v.object({ name: filled(30), count: Amount }), 12),
+  /** True when all are alike in size and look, color aside. */
+  alike: flag,
+  shape: Shape,
+  box: text(40),
+  consumable: flag,
+  interests: list(filled(30), 12),
+  hazards: list(oneOf(HAZARDS), HAZARDS.length),
+  version: Version,
+});
+
+export type Use = (typeof USES)[number];
+export type Hazard = (typeof HAZARDS)[number];
+export type Shape = v.InferOutput<typeof Shape>;
+export type Thing = v.InferOutput<typeof Thing>;

@@ -1,0 +1,144 @@
+/** The made-up people and things of Spindle Cottage, a home preschool in a former dyer's house. */
+
+/** The day the demo is written for; loading moves it to the real day. */
+export const TODAY = '2026-03-10';
+
+const child = (name, birthDate, shape, color, interests, places, more = {}) => ({
+  name,
+  birthDate,
+  mark: { shape, color },
+  interests,
+  answerModes: ['speaks', 'points'],
+  policy: 'middle',
+  cautions: { mouths: false, allergies: [], note: '' },
+  ...more,
+  /** Skills known in each strand, eleven weeks ago and now. */
+  places,
+});
+
+export const CHILDREN = [
+  child('Ilse', '2023-04-02', 'leaf', 'moss', ['snails', 'soup'], {
+    say: [0, 1.2],
+    count: [0, 0.8],
+    numeral: [0, 0.3],
+  }),
+  child(
+    'Tomasz',
+    '2022-09-01',
+    'wave',
+    'slate',
+    ['trains', 'drums'],
+    { say: [0.6, 2.6], count: [0.5, 3.2], numeral: [0, 1.2] },
+    { cautions: { mouths: true, allergies: [], note: 'Beads go straight to the mouth.' } },
+  ),
+  child(
+    'Dilara',
+    '2022-05-08',
+    'drop',
+    'heather',
+    ['kites', 'knitting'],
+    { say: [0.5, 2.4], count: [1.5, 5.5], numeral: [0.8, 3] },
+    { answerModes: ['points', 'fingers', 'hands'] },
+  ),
+  child(
+    'Mirela',
+    '2022-01-04',
+    'hill',
+    'bark',
+    ['kites', 'drums'],
+    { say: [2, 5.4], count: [3, 7.4], numeral: [1.5, 4.4] },
+    { policy: 'secure-first' },
+  ),
+  child('Kofi', '2021-06-05', 'seed', 'spruce', ['drums', 'trains'], {
+    say: [2.5, 6],
+    count: [5, 10.5],
+    numeral: [3, 7.2],
+  }),
+  child(
+    'Sunniva',
+    '2020-12-01',
+    'knot',
+    'plum',
+    ['knitting', 'snails'],
+    { say: [5, 9], count: [9, 13], numeral: [6, 11.5] },
+    { cautions: { mouths: false, allergies: ['walnut'], note: '' }, policy: 'follow-lead' },
+  ),
+];
+
+const thing = (name, use, count, box, shape, more = {}) => ({
+  name,
+  use,
+  count,
+  box,
+  shape,
+  colors: [],
+  alike: true,
+  consumable: false,
+  interests: [],
+  hazards: [],
+  ...more,
+});
+const disc = (diameterMm, thicknessMm) => ({ kind: 'disc', diameterMm, thicknessMm });
+const ball = (diameterMm) => ({ kind: 'ball', diameterMm });
+const block = (lengthMm, widthMm, heightMm) => ({ kind: 'block', lengthMm, widthMm, heightMm });
+const card = block(120, 90, 1);
+
+export const THINGS = [
+  thing('cork discs', 'counter', 44, 'box 3', disc(30, 6), {
+    colors: [
+      { name: 'blue', count: 24 },
+      { name: 'orange', count: 20 },
+    ],
+  }),
+  thing('large felt discs', 'counter', 36, 'box 4', disc(58, 5), {
+    colors: [{ name: 'blue', count: 36 }],
+  }),
+  thing('wooden bobbins', 'counter', 48, 'box 1', { kind: 'rod', lengthMm: 62, diameterMm: 34 }, {
+    interests: ['knitting'],
+  }),
+  thing('felt balls', 'counter', 30, 'box 2', ball(50), { alike: false }),
+  thing('felt snails', 'counter', 8, 'box 5', ball(52), { alike: false, interests: ['snails'] }),
+  thing('big beads', 'counter', 40, 'box 6', ball(18), { hazards: ['cord'] }),
+  thing('dyed pegs', 'counter', 36, 'box 7', block(72, 12, 9), {
+    colors: [
+      { name: 'blue', count: 18 },
+      { name: 'orange', count: 18 },
+    ],
+  }),
+  thing('skein rings', 'counter', 16, 'box 8', disc(90, 12), { interests: ['knitting'] }),
+  thing('wooden bowl', 'bowl', 2, 'shelf 1', { kind: 'unknown' }),
+  thing('dye jars with lids', 'jar', 6, 'shelf 2', { kind: 'unknown' }, { hazards: ['glass'] }),
+  thing('jar lids', 'cover', 8, 'shelf 2', disc(80, 12)),
+  thing('number cards 0 to 20', 'card', 21, 'folder A', card),
+  thing('dot cards 1 to 10', 'card', 10, 'folder A', card),
+  thing('linen cloth', 'cloth', 3, 'box 5', { kind: 'unknown' }),
+  thing('egg cups', 'cup', 8, 'shelf 1', { kind: 'unknown' }),
+  thing('soft wool ball', 'ball', 2, 'box 2', ball(80)),
+  thing('large dice', 'die', 3, 'box 7', block(50, 50, 50)),
+  thing('tidy box', 'box', 2, 'shelf 3', { kind: 'unknown' }),
+  thing('kitchen scale', 'scale', 1, 'kitchen', { kind: 'unknown' }),
+];
+
+/** What each day of the plan holds: [moment, activity, minutes, words, names]. */
+export const DAYS = [
+  [
+    ['arriving', 'count-together', 3, 'up to where each can', 'Ilse Dilara Mirela Kofi'],
+    ['floor', 'handfuls', 15, 'one hand, one color', 'Tomasz Dilara Mirela Kofi'],
+    ['snack', 'numbers-about', 3, 'jars, oven, scales', 'Dilara Kofi Sunniva'],
+    ['table', 'show-say', 5, 'the half-range that is due', 'Mirela Kofi'],
+    ['outdoors', 'land-in-cup', 12, 'egg cups in the box', 'Ilse Tomasz Sunniva'],
+    ['going-home', 'song-count', 4, 'a song each', 'Ilse Tomasz Dilara Sunniva'],
+  ],
+  [
+    ['arriving', 'stairs', 3, 'up to the dye loft', 'Tomasz Mirela Sunniva'],
+    ['floor', 'land-in-cup', 12, 'egg cups in the box', 'Dilara Mirela Kofi'],
+    ['table', 'layouts', 6, 'in a ring, in a slant', 'Dilara Sunniva'],
+    ['going-home', 'tidy-count', 4, 'into the tidy box', 'Ilse Tomasz Kofi'],
+  ],
+  [
+    ['arriving', 'song-count', 4, 'a song each', 'Ilse Tomasz Dilara Mirela'],
+    ['floor', 'turn-over', 10, 'under jar lids', 'Mirela Kofi Sunniva'],
+    ['table', 'dice-touch', 5, 'on the linen cloth', 'Tomasz Dilara'],
+    ['outdoors', 'card-hunt', 12, 'along the fence', 'Mirela Kofi Sunniva'],
+  ],
+];

@@ -1,0 +1,218 @@
+import { randomBytes } from 'node:crypto';
+import { existsSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { LIBRARY } from '@gumo/core/activities';
+import compression from 'compression';
+import express, {
+  type ErrorRequestHandler,
+  type Express,
+  type RequestHandler,
+  type Response,
+} from 'express';
+import { rateLimit } from 'express-rate-limit';
+import helmet from 'helmet';
+import type { Logger } from 'pino';
+import type { Changes } from './changes.js';
+import { Problem, notFound } from './problems.js';
+import { childrenRoutes } from './routes/children.js';
+import type { Context } from './routes/context.js';
+import { daysRoutes } from './routes/days.js';
+import { factsRoutes } from './routes/facts.js';
+import { planRoutes } from './routes/plan.js';
+import { sittingsRoutes } from './routes/sittings.js';
+
+export interface AppOptions {
+  readonly context: Context & { readonly changes: Changes };
+  readonly log: Logger;
+  /** Folder of the built web application; null serves the API alone. */
+  readonly webFolder: string | null;
+  /** Requests a minute from one address. */
+  readonly requestsAMinute?: number;
+}
+
+const BODY_LIMIT = '2mb';
+const A_YEAR_MS = 31_536_000_000;
+
+/** The web application and its API, on one address. */
+export function createApp(options: AppOptions): Express {
+  const { context, log } = options;
+  const app = express();
+  app.disable('x-powered-by');
+  app.set('query parser', 'simple');
+  app.use(securityHeaders, logged(log));
+  app.get('/api/changes', (request, response) => context.changes.listen(request, response));
+  app.use(compression());
+  app.use('/api', apiRoutes(context, options.requestsAMinute ?? 6000));
+  if (options.webFolder !== null) app.use(webRoutes(options.webFolder));
+  app.use(answerProblem(log));
+  return app;
+}
+
+function apiRoutes(context: Context, requestsAMinute: number): express.Router {
+  const api = express.Router();
+  api.use(
+    rateLimit({
+      windowMs: 60_000,
+      limit: requestsAMinute,
+      standardHeaders: true,
+      legacyHeaders: false,
+      handler: (_request, _response, next) => {
+        next(new Problem(429, 'Too many requests; wait a minute.'));
+      },
+    }),
+    sameOrigin,
+    jsonOnly,
+    express.json({ limit: BODY_LIMIT }),
+    (_request, response, next) => {
+      response.setHeader('cache-control', 'no-store');
+      next();
+    },
+  );
+  api.get('/health', (_request, response) => void response.json({ ok: true }));
+  api.get('/household', (_request, response) => {
+    response.json(context.store.household.all()[0] ?? null);
+  });
+  api.get('/activities', (_request, response) => void response.json(LIBRARY));
+  api.get('/things', (_request, response) => void response.json(context.store.things.all()));
+  api.use('/children', childrenRoutes(context));
+  api.use('/sittings', sittingsRoutes(context));
+  api.use('/days', daysRoutes(context));
+  api.use('/plan', planRoutes(context));
+  api.use(factsRoutes(context));
+  api.use(() => {
+    throw notFound('address');
+  });
+  return api;
+}
+
+/** A page of another site, open in the same browser, may not write here. */
+const sameOrigin: RequestHandler = (request, _response, next) => {
+  const { origin, host = '' } = request.headers;
+  const foreign = origin !== undefined && origin.replace(/^https?:\/\//, '') !== host;
+  const name = host.replace(/:\d+$/, '');
+  const known = name === 'localhost' || name === '127.0.0.1' || name === '[::1]';
+  next(foreign || !known ? new Problem(403, 'This address is not allowed to ask.') : undefined);
+};
+
+const jsonOnly: RequestHandler = (request, _response, next) => {
+  const writes = request.method === 'POST' || request.method === 'PUT';
+  if (!writes || request.is('application/json')) next();
+  else {
+    next(
+      new Problem(415, 'Send JSON, with the content type application/json.', [
+        { field: 'content-type', message: 'must be application/json' },
+      ]),
+    );
+  }
+};
+
+interface Nonced {
+  nonce: string;
+}
+
+/** Strict content security policy; styles that the framework adds carry a nonce made per page. */
+const securityHeaders: RequestHandler = (request, response, next) => {
+  const nonce = randomBytes(16).toString('base64');
+  (response.locals as Nonced).nonce = nonce;
+  helmet({
+    contentSecurityPolicy: {
+      useDefaults: false,
+      directives: {
+        defaultSrc: ["'none'"],
+        scriptSrc: ["'self'"],
+        styleSrc: ["'self'", `'nonce-${nonce}'`],
+        imgSrc: ["'self'", 'data:'],
+        fontSrc: ["'self'"],
+        connectSrc: ["'self'"],
+        manifestSrc: ["'self'"],
+        workerSrc: ["'self'"],
+        baseUri: ["'self'"],
+        formAction: ["'self'"],
+        frameAncestors: ["'none'"],
+      },
+    },
+    strictTransportSecurity: false,
+  })(request, response, next);
+};
+
+/** One line a request: method, route, status, time. Never a body, a name or a full address. */
+const logged =
+  (log: Logger): RequestHandler =>
+  (request, response, next) => {
+    const start = performance.now();
+    response.on('finish', () => {
+      const [, root, area] = request.originalUrl.split(/[/?]/);
+      const route = root === 'api' ? area : 'web';
+      const ms = Math.round(performance.now() - start);
+      log.debug({ method: request.method, route, status: response.statusCode, ms }, 'answered');
+    });
+    next();
+  };
+
+function webRoutes(folder: string): express.Router {
+  const web = express.Router();
+  const page = join(folder, 'index.html');
+  if (!existsSync(page)) throw new Error(`The web application is not built: ${page} is missing.`);
+  const html = readFileSync(page, 'utf8');
+  web.use(
+    express.static(folder, {
+      index: false,
+      setHeaders: (response: Response, path) => {
+        const hashed = /-[A-Z0-9]{8}\.\w+$/.test(path);
+        response.setHeader(
+          'cache-control',
+          hashed ? `public, max-age=${A_YEAR_MS / 1000}, immutable` : 'no-cache',
+        );
+      },
+    }),
+  );
+  web.get('/{*path}', (request, response, next) => {
+    if (/\.\w+$/.test(request.path)) {
+      next(notFound('file'));
+      return;
+    }
+    response.setHeader('cache-control', 'no-store');
+    response.type('html').send(html.replaceAll('%NONCE%', (response.locals as Nonced).nonce));
+  });
+  return web;
+}
+
+function asProblem(error: unknown): Problem | null {
+  if (error instanceof Problem) return error;
+  const { status, type, code } = error as { status?: number; type?: string; code?: string };
+  if (type === 'entity.parse.failed') {
+    return new Problem(400, 'The JSON cannot be read.', [
+      { field: 'body', message: 'is not valid JSON' },
+    ]);
+  }
+  if (type === 'entity.too.large') {
+    return new Problem(413, 'The request is larger than 2 MB.', [
+      { field: 'body', message: 'must be at most 2 MB' },
+    ]);
+  }
+  if (code === 'SQLITE_BUSY') {
+    return new Problem(503, 'The database is in use by another program; try again.');
+  }
+  if (status !== undefined && status >= 400 && status < 500) {
+    return new Problem(status, 'The request cannot be read.', [
+      { field: 'body', message: 'cannot be read' },
+    ]);
+  }
+  return null;
+}
+
+const answerProblem =
+  (log: Logger): ErrorRequestHandler =>
+  (error, _request, response, next) => {
+    if (response.headersSent) {
+      next(error);
+      return;
+    }
+    const problem = asProblem(error) ?? new Problem(500, 'Something went wrong on the server.');
+    if (problem.status === 500) {
+      const { name, code, stack } = error as Error & { code?: string };
+      // Only where it happened: messages may quote what was sent.
+      log.error({ name, code, at: stack?.split('\n').slice(1, 6) }, 'failed');
+    }
+    response.status(problem.status).type('application/problem+json').send(JSON.stringify(problem));
+  };

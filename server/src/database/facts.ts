@@ -1,0 +1,125 @@
+import type { Fact } from '@gumo/core/evidence';
+import type { Observation, Voiding } from '@gumo/core/vocabulary';
+import type { Database } from 'better-sqlite3';
+import { Problem } from '../problems.js';
+
+export interface SeenObservation {
+  readonly seq: number;
+  readonly observation: Observation;
+  /** Taken back since. */
+  readonly voided: boolean;
+}
+
+export interface NumberedFact {
+  readonly seq: number;
+  readonly fact: Fact;
+}
+
+/** What was seen and what was taken back: added once, never changed. */
+export interface Facts {
+  /** True when it was new. @throws Problem 409 where another observation has its id */
+  addObservation(observation: Observation): boolean;
+  /** The child concerned, and whether it was new. @throws Problem 422 for an unknown observation */
+  addVoiding(voiding: Voiding): { childId: string; isNew: boolean };
+  /** Facts of a child after a position, in the order of arrival. */
+  after(childId: string, seq: number): IterableIterator<NumberedFact>;
+  lastSeq(childId: string): number;
+  /** Observations of a child, newest first, one page; `before` is exclusive. */
+  page(childId: string, skillId: string | null, before: number, limit: number): SeenObservation[];
+  ofSitting(sittingId: string): SeenObservation[];
+}
+
+interface FactRow {
+  readonly seq: number;
+  readonly kind: Fact['kind'];
+  readonly body: string;
+}
+
+const toFact = ({ seq, kind, body }: FactRow): NumberedFact => ({
+  seq,
+  fact:
+    kind === 'observation'
+      ? { kind, observation: JSON.parse(body) as Observation }
+      : { kind, voiding: JSON.parse(body) as Voiding },
+});
+
+const toSeen = (row: { seq: number; body: string; voided: number }): SeenObservation => ({
+  seq: row.seq,
+  observation: JSON.parse(row.body) as Observation,
+  voided: row.voided === 1,
+});
+
+export function factsIn(db: Database): Facts {
+  const insert = db.prepare(
+    `INSERT INTO facts (id, kind, child_id, sitting_id, skill_id, voids, day, body)
+     VALUES (@id, @kind, @childId, @sittingId, @skillId, @voids, @day, @body)
+     ON CONFLICT (id) DO NOTHING`,
+  );
+  const byId = db.prepare('SELECT kind, child_id AS childId, day, body FROM facts WHERE id = ?');
+  const after = db.prepare(
+    'SELECT seq, kind, body FROM facts WHERE child_id = ? AND seq > ? ORDER BY seq',
+  );
+  const last = db.prepare('SELECT max(seq) FROM facts WHERE child_id = ?').pluck();
+  const seen = `SELECT f.seq, f.body,
+      EXISTS (SELECT 1 FROM facts v WHERE v.voids = f.id) AS voided
+    FROM facts f WHERE f.kind = 'observation'`;
+  const page = db.prepare(
+    `${seen} AND f.child_id = ? AND f.seq < ? ORDER BY f.seq DESC LIMIT ?`,
+  );
+  const pageOfSkill = db.prepare(
+    `${seen} AND f.child_id = ? AND f.skill_id = ? AND f.seq < ? ORDER BY f.seq DESC LIMIT ?`,
+  );
+  const ofSitting = db.prepare(`${seen} AND f.sitting_id = ? ORDER BY f.seq`);
+
+  function add(kind: Fact['kind'], id: string, body: string, columns: object): boolean {
+    if (insert.run({ id, kind, body, ...columns }).changes === 1) return true;
+    const known = byId.get(id) as { kind: string; body: string };
+    if (known.kind !== kind || known.body !== body) {
+      throw new Problem(409, 'Another fact has this id already; facts are never changed.', [
+        { field: 'id', message: `${id} is taken` },
+      ]);
+    }
+    return false;
+  }
+
+  return {
+    addObservation: (observation) =>
+      add('observation', observation.id, JSON.stringify(observation), {
+        childId: observation.childId,
+        sittingId: observation.sittingId,
+        skillId: observation.skillId,
+        voids: null,
+        day: observation.day,
+      }),
+    addVoiding(voiding) {
+      const target = byId.get(voiding.observationId) as
+        | { kind: string; childId: string; day: string }
+        | undefined;
+      if (target?.kind !== 'observation') {
+        throw new Problem(422, 'The observation to take back is not known here.', [
+          { field: 'observationId', message: 'is not known' },
+        ]);
+      }
+      const isNew = add('voiding', voiding.id, JSON.stringify(voiding), {
+        childId: target.childId,
+        sittingId: null,
+        skillId: null,
+        voids: voiding.observationId,
+        day: target.day,
+      });
+      return { childId: target.childId, isNew };
+    },
+    *after(childId, seq) {
+      for (const row of after.iterate(childId, seq) as IterableIterator<FactRow>) yield toFact(row);
+    },
+    lastSeq: (childId) => (last.get(childId) as number | null) ?? 0,
+    page(childId, skillId, before, limit) {
+      const rows =
+        skillId === null
+          ? page.all(childId, before, limit)
+          : pageOfSkill.all(childId, skillId, before, limit);
+      return (rows as Parameters<typeof toSeen>[0][]).map(toSeen);
+    },
+    ofSitting: (id) => (ofSitting.all(id) as Parameters<typeof toSeen>[0][]).map(toSeen),
+  };
+}

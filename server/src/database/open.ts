@@ -1,0 +1,126 @@
+import { closeSync, existsSync, mkdirSync, openSync, readSync, readdirSync, readFileSync, statSync } from 'node:fs';
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import Database from 'better-sqlite3';
+
+/** Marks a database file as Gumo's own: "GUMO" in the header's application id. */
+export const APPLICATION_ID = 0x47554d4f;
+const MAGIC = 'SQLite format 3\0';
+const MIGRATIONS = fileURLToPath(new URL('../../migrations/', import.meta.url));
+
+/** A file that is not opened, with a sentence for the person at the screen. */
+export class UnusableDatabase extends Error {}
+
+export interface OpenDatabase {
+  readonly db: Database.Database;
+  /** True when the file was made just now. */
+  readonly isNew: boolean;
+}
+
+interface Migration {
+  readonly number: number;
+  readonly sql: string;
+}
+
+function migrations(): Migration[] {
+  return readdirSync(MIGRATIONS)
+    .filter((name) => /^\d{4}-.*\.sql$/.test(name))
+    .sort()
+    .map((name) => ({
+      number: Number(name.slice(0, 4)),
+      sql: readFileSync(join(MIGRATIONS, name), 'utf8'),
+    }));
+}
+
+/**
+ * Looks at the file's header before anything opens it, so that a file that is not Gumo's is never
+ * touched. True when there is a database in it already.
+ * @throws UnusableDatabase
+ */
+function inspect(path: string, newest: number): boolean {
+  if (!existsSync(path)) return false;
+  if (!statSync(path).isFile()) throw new UnusableDatabase(`${path} is not a file.`);
+  const header = Buffer.alloc(100);
+  const file = openSync(path, 'r');
+  const read = readSync(file, header, 0, 100, 0);
+  closeSync(file);
+  if (read === 0) return false;
+  if (read < 100 || header.toString('latin1', 0, 16) !== MAGIC) {
+    throw new UnusableDatabase(
+      `${path} is not a Gumo database. It was left as it is; choose another file with GUMO_DATA.`,
+    );
+  }
+  const application = header.readUInt32BE(68);
+  const version = header.readUInt32BE(60);
+  if (application !== APPLICATION_ID && !isEmptyDatabase(path)) {
+    throw new UnusableDatabase(
+      `${path} belongs to another program. It was left as it is; choose another file with GUMO_DATA.`,
+    );
+  }
+  if (version > newest) {
+    throw new UnusableDatabase(
+      `${path} was written by a newer Gumo (version ${version}, this one knows ${newest}). ` +
+        'Update Gumo, or choose another file with GUMO_DATA.',
+    );
+  }
+  return application === APPLICATION_ID;
+}
+
+/** A first start that was cut off leaves a database without a single table. */
+function isEmptyDatabase(path: string): boolean {
+  const db = new Database(path, { readonly: true });
+  try {
+    return db.prepare('SELECT count(*) FROM sqlite_schema').pluck().get() === 0;
+  } catch {
+    return false;
+  } finally {
+    db.close();
+  }
+}
+
+/** @throws UnusableDatabase when the file fails SQLite's own check */
+function checkSound(path: string): void {
+  const fail = (): never => {
+    throw new UnusableDatabase(
+      `${path} is damaged. It was left as it is; restore a backup, or choose another file with GUMO_DATA.`,
+    );
+  };
+  let db: Database.Database | undefined;
+  try {
+    db = new Database(path, { readonly: true });
+    if (db.pragma('quick_check(1)', { simple: true }) !== 'ok') fail();
+  } catch (error) {
+    if (error instanceof UnusableDatabase) throw error;
+    fail();
+  } finally {
+    db?.close();
+  }
+}
+
+/**
+ * Opens the household's database, makes it when there is none, and brings it up to date. A foreign,
+ * damaged or newer file is refused and not written to.
+ * @throws UnusableDatabase with a sentence that says what to do
+ */
+export function openDatabase(path: string): OpenDatabase {
+  const steps = migrations();
+  const newest = steps[steps.length - 1]?.number ?? 0;
+  const inMemory = path === ':memory:';
+  const exists = !inMemory && inspect(path, newest);
+  if (exists) checkSound(path);
+  else if (!inMemory) mkdirSync(dirname(path), { recursive: true });
+  const db = new Database(path);
+  db.pragma('journal_mode = WAL');
+  db.pragma('synchronous = FULL');
+  db.pragma('foreign_keys = ON');
+  db.pragma('busy_timeout = 2000');
+  const current = db.pragma('user_version', { simple: true }) as number;
+  for (const step of steps.filter((one) => one.number > current)) {
+    db.transaction(() => {
+      db.exec(step.sql);
+      db.pragma(`application_id = ${APPLICATION_ID}`);
+      db.pragma(`user_version = ${step.number}`);
+    })();
+  }
+  return { db, isNew: !exists };
+}

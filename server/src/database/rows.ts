@@ -1,0 +1,71 @@
+import type { Database } from 'better-sqlite3';
+import { outdated } from '../problems.js';
+
+/** Something with a version that people edit, kept whole as JSON beside the columns to search by. */
+export interface Versioned {
+  readonly id: string;
+  readonly version: number;
+}
+
+/** A table of versioned rows: what every one of them can do. */
+export interface Rows<T extends Versioned> {
+  /** Every row in the table's own order. */
+  all(): T[];
+  find(id: string): T | undefined;
+  /** Adds a row; the same row again is harmless. @throws Problem 409 where another has its id */
+  add(row: T): T;
+  /** Replaces the row that has the same version; the version goes up by one. @throws Problem 409 */
+  replace(row: T): T;
+  remove(id: string): void;
+}
+
+/**
+ * Opens a table of versioned rows.
+ * @param columns further columns that are filled from the row, by name
+ */
+export function rowsIn<T extends Versioned>(
+  db: Database,
+  table: 'household' | 'children' | 'things' | 'plan_entries',
+  columns: Readonly<Record<string, (row: T) => string | number>>,
+  order = 'rowid',
+): Rows<T> {
+  const names = Object.keys(columns);
+  const all = db.prepare(`SELECT body FROM ${table} ORDER BY ${order}`).pluck();
+  const one = db.prepare(`SELECT body FROM ${table} WHERE id = ?`).pluck();
+  const insert = db.prepare(
+    `INSERT INTO ${table} (id, body, version${names.map((name) => `, ${name}`).join('')})
+     VALUES (@id, @body, @version${names.map((name) => `, @${name}`).join('')})`,
+  );
+  const update = db.prepare(
+    `UPDATE ${table}
+     SET body = @body, version = @version${names.map((name) => `, ${name} = @${name}`).join('')}
+     WHERE id = @id AND version = @version - 1`,
+  );
+  const remove = db.prepare(`DELETE FROM ${table} WHERE id = ?`);
+  const values = (row: T): Record<string, string | number> => ({
+    id: row.id,
+    version: row.version,
+    body: JSON.stringify(row),
+    ...Object.fromEntries(names.map((name) => [name, columns[name]?.(row) ?? ''])),
+  });
+  const find = (id: string): T | undefined => {
+    const body = one.get(id) as string | undefined;
+    return body === undefined ? undefined : (JSON.parse(body) as T);
+  };
+  return {
+    all: () => (all.all() as string[]).map((body) => JSON.parse(body) as T),
+    find,
+    add(row) {
+      const known = find(row.id);
+      if (!known) insert.run(values(row));
+      else if (JSON.stringify(known) !== JSON.stringify(row)) throw outdated(known);
+      return row;
+    },
+    replace(row) {
+      const next = { ...row, version: row.version + 1 };
+      if (update.run(values(next)).changes === 0) throw outdated(find(row.id));
+      return next;
+    },
+    remove: (id) => void remove.run(id),
+  };
+}

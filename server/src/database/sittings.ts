@@ -1,0 +1,66 @@
+import type { Sitting, SittingEnd } from '@gumo/core/vocabulary';
+import type { Database } from 'better-sqlite3';
+
+/** A sitting as a list shows it. */
+export interface SittingLine extends Sitting {
+  /** Tries noted in it, those taken back left out. */
+  readonly tries: number;
+}
+
+export interface Sittings {
+  find(id: string): Sitting | undefined;
+  /** Adds a sitting; the same one again is harmless. True when it was new. */
+  add(sitting: Sitting): boolean;
+  /** Ends it; saying so again changes the mood at most. */
+  end(id: string, end: SittingEnd): void;
+  /** Sittings of a child, newest first. */
+  ofChild(childId: string, limit: number): SittingLine[];
+}
+
+interface SittingRow extends Omit<Sitting, 'takers'> {
+  readonly takers: string;
+}
+
+const COLUMNS = `s.id, s.activity_id AS activityId, s.plan_entry_id AS planEntryId, s.day,
+  s.started_at AS startedAt, s.ended_at AS endedAt, s.mood, s.takers`;
+
+const toSitting = <R extends SittingRow>(row: R): Omit<R, 'takers'> & Sitting => ({
+  ...row,
+  takers: JSON.parse(row.takers) as Sitting['takers'],
+});
+
+export function sittingsIn(db: Database): Sittings {
+  const one = db.prepare(`SELECT ${COLUMNS} FROM sittings s WHERE s.id = ?`);
+  const insert = db.prepare(
+    `INSERT INTO sittings (id, activity_id, plan_entry_id, day, started_at, ended_at, mood, takers)
+     VALUES (@id, @activityId, @planEntryId, @day, @startedAt, @endedAt, @mood, @takers)
+     ON CONFLICT (id) DO NOTHING`,
+  );
+  const insertChild = db.prepare(
+    'INSERT INTO sitting_children (sitting_id, child_id) VALUES (?, ?) ON CONFLICT DO NOTHING',
+  );
+  const end = db.prepare('UPDATE sittings SET ended_at = ?, mood = ? WHERE id = ?');
+  const ofChild = db.prepare(
+    `SELECT ${COLUMNS}, (
+       SELECT count(*) FROM facts f
+       WHERE f.sitting_id = s.id AND f.child_id = c.child_id
+         AND NOT EXISTS (SELECT 1 FROM facts v WHERE v.voids = f.id)) AS tries
+     FROM sitting_children c JOIN sittings s ON s.id = c.sitting_id
+     WHERE c.child_id = ? ORDER BY s.started_at DESC, s.id LIMIT ?`,
+  );
+  return {
+    find(id) {
+      const row = one.get(id) as SittingRow | undefined;
+      return row && toSitting(row);
+    },
+    add(sitting) {
+      const isNew =
+        insert.run({ ...sitting, takers: JSON.stringify(sitting.takers) }).changes === 1;
+      for (const taker of sitting.takers) insertChild.run(sitting.id, taker.childId);
+      return isNew;
+    },
+    end: (id, { endedAt, mood }) => void end.run(endedAt, mood, id),
+    ofChild: (childId, limit) =>
+      (ofChild.all(childId, limit) as (SittingRow & { tries: number })[]).map(toSitting),
+  };
+}

@@ -1,0 +1,68 @@
+import type { Child, DaySheet, Household, PlanEntry, Thing } from '@gumo/core/vocabulary';
+import type { Database } from 'better-sqlite3';
+import { type Facts, factsIn } from './facts.js';
+import { type Rows, rowsIn } from './rows.js';
+import { type Sittings, sittingsIn } from './sittings.js';
+
+/** Everything the household keeps. */
+export interface Store {
+  readonly household: Rows<Household>;
+  readonly children: Rows<Child>;
+  readonly things: Rows<Thing>;
+  readonly plan: Rows<PlanEntry> & { ofDay(day: string): PlanEntry[] };
+  readonly days: { find(day: string): DaySheet; put(sheet: DaySheet): void };
+  readonly sittings: Sittings;
+  readonly facts: Facts;
+  readonly snapshots: {
+    find(childId: string): { rules: number; upto: number; body: string } | undefined;
+    put(childId: string, rules: number, upto: number, body: string): void;
+  };
+  /** All or nothing. */
+  atomically<T>(work: () => T): T;
+}
+
+export function storeIn(db: Database): Store {
+  const ofDay = db.prepare('SELECT body FROM plan_entries WHERE day = ? ORDER BY rowid').pluck();
+  const sheet = db.prepare('SELECT body FROM day_sheets WHERE day = ?').pluck();
+  const putSheet = db.prepare(
+    'INSERT INTO day_sheets (day, body) VALUES (?, ?) ON CONFLICT (day) DO UPDATE SET body = excluded.body',
+  );
+  const snapshot = db.prepare('SELECT rules, upto, body FROM snapshots WHERE child_id = ?');
+  const putSnapshot = db.prepare(
+    `INSERT INTO snapshots (child_id, rules, upto, body) VALUES (?, ?, ?, ?)
+     ON CONFLICT (child_id) DO UPDATE SET rules = excluded.rules, upto = excluded.upto, body = excluded.body`,
+  );
+  return {
+    household: rowsIn<Household>(db, 'household', {}),
+    children: rowsIn<Child>(
+      db,
+      'children',
+      { name: (child) => child.name, archived: (child) => (child.archived ? 1 : 0) },
+      'name COLLATE NOCASE, id',
+    ),
+    things: rowsIn<Thing>(db, 'things', { name: (thing) => thing.name }, 'name COLLATE NOCASE, id'),
+    plan: {
+      ...rowsIn<PlanEntry>(db, 'plan_entries', {
+        day: (entry) => entry.day,
+        state: (entry) => entry.state,
+      }),
+      ofDay: (day) => (ofDay.all(day) as string[]).map((body) => JSON.parse(body) as PlanEntry),
+    },
+    days: {
+      find(day) {
+        const body = sheet.get(day) as string | undefined;
+        return body === undefined
+          ? { day, away: [], laidReady: [] }
+          : (JSON.parse(body) as DaySheet);
+      },
+      put: (one) => void putSheet.run(one.day, JSON.stringify(one)),
+    },
+    sittings: sittingsIn(db),
+    facts: factsIn(db),
+    snapshots: {
+      find: (childId) => snapshot.get(childId) as ReturnType<Store['snapshots']['find']>,
+      put: (...row) => void putSnapshot.run(...row),
+    },
+    atomically: (work) => db.transaction(work).immediate(),
+  };
+}

@@ -1,0 +1,31 @@
+import { randomUUID } from 'node:crypto';
+import { readFileSync } from 'node:fs';
+import { HouseholdFile, shiftTo } from '@gumo/core/exchange';
+import { newHousehold } from '@gumo/core/vocabulary';
+import type { Store } from './database/store.js';
+import { checked } from './problems.js';
+
+/** Fills an empty database from a household file, as one transaction. */
+export function loadHousehold(store: Store, file: HouseholdFile): void {
+  store.atomically(() => {
+    store.household.add(file.household);
+    file.children.forEach((child) => store.children.add(child));
+    file.things.forEach((thing) => store.things.add(thing));
+    file.plan.forEach((entry) => store.plan.add(entry));
+    file.days.forEach((sheet) => store.days.put(sheet));
+    file.sittings.forEach((sitting) => store.sittings.add(sitting));
+    file.observations.forEach((observation) => store.facts.addObservation(observation));
+    file.voidings.forEach((voiding) => store.facts.addVoiding(voiding));
+  });
+}
+
+/** Loads the demo household from its file, moved so that it ends today. */
+export function loadDemo(store: Store, path: string, today: string): void {
+  const file = checked(HouseholdFile, JSON.parse(readFileSync(path, 'utf8')));
+  loadHousehold(store, shiftTo(file, today));
+}
+
+/** Starts a household without children. */
+export function startEmpty(store: Store): void {
+  store.household.add(newHousehold(randomUUID(), 'My household'));
+}

@@ -1,0 +1,67 @@
+import { type ChildState, RULES_VERSION, fold, foldAll } from '@gumo/core/evidence';
+import type { Child } from '@gumo/core/vocabulary';
+import type { Store } from './database/store.js';
+
+/** Conclusions about children, kept as snapshots and brought up to date when asked for. */
+export interface Progress {
+  /** Everything concluded about a child from all facts that have arrived. */
+  of(child: Child): ChildState;
+}
+
+/** Most children whose state is held in memory. */
+const MOST_HELD = 64;
+
+interface Held {
+  readonly state: ChildState;
+  readonly upto: number;
+}
+
+export function progressIn(store: Store): Progress {
+  const held = new Map<string, Held>();
+
+  function load(child: Child): Held | undefined {
+    const inMemory = held.get(child.id);
+    if (inMemory) return inMemory;
+    const row = store.snapshots.find(child.id);
+    if (row?.rules !== RULES_VERSION) return undefined;
+    return { state: JSON.parse(row.body) as ChildState, upto: row.upto };
+  }
+
+  function rebuild(child: Child): Held {
+    const facts = [...store.facts.after(child.id, 0)];
+    return {
+      state: foldAll(
+        child.id,
+        child.policy,
+        facts.map((one) => one.fact),
+      ),
+      upto: facts[facts.length - 1]?.seq ?? 0,
+    };
+  }
+
+  function bringUpToDate(child: Child, known: Held): Held {
+    let { state, upto } = known;
+    for (const { seq, fact } of store.facts.after(child.id, upto)) {
+      const next = fold(state, fact);
+      if (!('state' in next)) return rebuild(child);
+      state = next.state;
+      upto = seq;
+    }
+    return { state, upto };
+  }
+
+  return {
+    of(child) {
+      const known = load(child);
+      const usable = known !== undefined && known.state.policy === child.policy;
+      const current = usable ? bringUpToDate(child, known) : rebuild(child);
+      if (!usable || current.upto !== known.upto) {
+        store.snapshots.put(child.id, RULES_VERSION, current.upto, JSON.stringify(current.state));
+      }
+      held.delete(child.id);
+      held.set(child.id, current);
+      if (held.size > MOST_HELD) held.delete(held.keys().next().value as string);
+      return current.state;
+    },
+  };
+}

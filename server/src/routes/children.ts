@@ -1,0 +1,76 @@
+import { conclude } from '@gumo/core/evidence';
+import { findSkill } from '@gumo/core/skills';
+import { Child, Day } from '@gumo/core/vocabulary';
+import { Router } from 'express';
+import * as v from 'valibot';
+import { checked, notFound, wrongField } from '../problems.js';
+import { type Context, childOf, param } from './context.js';
+
+const PAGE = 50;
+const SITTINGS = 30;
+
+const PageQuery = v.object({
+  skill: v.optional(v.string()),
+  before: v.optional(v.pipe(v.string(), v.regex(/^\d{1,15}$/, 'must be a whole number'))),
+});
+const TodayQuery = v.object({ today: v.optional(Day) });
+
+/** Children, and what is concluded about them. */
+export function childrenRoutes(context: Context): Router {
+  const { store, progress, changes } = context;
+  const router = Router();
+
+  const checkBirth = (child: Child): void => {
+    if (child.birthDate > context.today()) throw wrongField('birthDate', 'lies in the future');
+  };
+  const tell = (id: string): void => changes.tell({ what: 'children', childIds: [id], day: null });
+
+  router.get('/', (_request, response) => void response.json(store.children.all()));
+
+  router.post('/', (request, response) => {
+    const child = checked(Child, request.body);
+    checkBirth(child);
+    response.status(201).json(store.children.add(child));
+    tell(child.id);
+  });
+
+  router.put('/:id', (request, response) => {
+    const child = checked(Child, request.body);
+    if (child.id !== param(request, 'id')) {
+      throw wrongField('id', 'is not the one in the address');
+    }
+    if (!store.children.find(child.id)) throw notFound('child');
+    checkBirth(child);
+    response.json(store.children.replace(child));
+    tell(child.id);
+  });
+
+  router.get('/:id/progress', (request, response) => {
+    const child = childOf(context, request);
+    const { today } = checked(TodayQuery, request.query);
+    const names = new Map(store.things.all().map((thing) => [thing.id, thing.name]));
+    const views = conclude(progress.of(child), today ?? context.today(), (id) => names.get(id));
+    response.json({ childId: child.id, views });
+  });
+
+  router.get('/:id/evidence', (request, response) => {
+    response.json(progress.of(childOf(context, request)));
+  });
+
+  router.get('/:id/observations', (request, response) => {
+    const child = childOf(context, request);
+    const { skill, before } = checked(PageQuery, request.query);
+    if (skill !== undefined && !findSkill(skill)) throw wrongField('skill', 'is not in the map');
+    const upTo = before === undefined ? Number.MAX_SAFE_INTEGER : Number(before);
+    const rows = store.facts.page(child.id, skill ?? null, upTo, PAGE + 1);
+    const shown = rows.slice(0, PAGE);
+    const next = rows.length > PAGE ? (shown[shown.length - 1]?.seq ?? null) : null;
+    response.json({ observations: shown, next });
+  });
+
+  router.get('/:id/sittings', (request, response) => {
+    response.json(store.sittings.ofChild(childOf(context, request).id, SITTINGS));
+  });
+
+  return router;
+}

@@ -1,0 +1,28 @@
+import type { Child } from '@gumo/core/vocabulary';
+import type { Request } from 'express';
+import type { Changes } from '../changes.js';
+import type { Store } from '../database/store.js';
+import { notFound } from '../problems.js';
+import type { Progress } from '../progress.js';
+
+/** What every route works with. */
+export interface Context {
+  readonly store: Store;
+  readonly progress: Progress;
+  readonly changes: Changes;
+  /** Today on the household's calendar, for checks such as "not born in the future". */
+  readonly today: () => string;
+}
+
+/** The child named in the path. @throws Problem 404 */
+export function childOf(context: Context, request: Request): Child {
+  const child = context.store.children.find(param(request, 'id'));
+  if (!child) throw notFound('child');
+  return child;
+}
+
+/** A part of the path as text. */
+export function param(request: Request, name: string): string {
+  const value = request.params[name];
+  return typeof value === 'string' ? value : '';
+}

@@ -1,0 +1,72 @@
+import { findActivity, topFor } from '@gumo/core/activities';
+import { type ReadyLine, layReady } from '@gumo/core/things';
+import { type Child, Day, DaySheet, type PlanEntry, ageOn } from '@gumo/core/vocabulary';
+import { Router } from 'express';
+import { checked, notFound, wrongField } from '../problems.js';
+import { type Context, param } from './context.js';
+
+/** A child under this age is never near small parts, in years. */
+const SMALL_PARTS_FROM = 3;
+
+/** The day as it stands: what is planned, who is away, what to lay ready. */
+export function daysRoutes(context: Context): Router {
+  const { store, changes } = context;
+  const router = Router();
+
+  const mustNotMeetSmallParts = (child: Child, day: string): boolean =>
+    child.cautions.mouths || ageOn(child.birthDate, day).years < SMALL_PARTS_FROM;
+
+  function ready(entries: readonly PlanEntry[], here: readonly Child[], day: string): ReadyLine[] {
+    const ids = new Set(here.map((child) => child.id));
+    const planned = entries.flatMap((entry) => {
+      const activity = findActivity(entry.activityId);
+      const tops = entry.takers.filter((taker) => ids.has(taker.childId)).map((one) => one.top);
+      const open = entry.state === 'planned' || entry.state === 'begun';
+      return activity && tops.length > 0 && open ? [{ activity, sizes: { tops } }] : [];
+    });
+    const noSmallParts = here.some((child) => mustNotMeetSmallParts(child, day));
+    return layReady(planned, store.things.all(), { noSmallParts });
+  }
+
+  router.get('/:day', (request, response) => {
+    const day = checked(Day, param(request, 'day'));
+    const sheet = store.days.find(day);
+    const entries = store.plan.ofDay(day);
+    const here = store.children
+      .all()
+      .filter((child) => !child.archived && !sheet.away.includes(child.id));
+    response.json({
+      day,
+      sheet,
+      entries,
+      ready: ready(entries, here, day),
+      noSmallParts: here.filter((child) => mustNotMeetSmallParts(child, day)).map((one) => one.id),
+    });
+  });
+
+  router.put('/:day', (request, response) => {
+    const sheet = checked(DaySheet, request.body);
+    if (sheet.day !== param(request, 'day')) {
+      throw wrongField('day', 'is not the one in the address');
+    }
+    store.days.put(sheet);
+    response.json(sheet);
+    changes.tell({ what: 'day', childIds: [], day: sheet.day });
+  });
+
+  /** The range that fits each child in an activity, from what was seen so far. */
+  router.get('/:day/tops/:activity', (request, response) => {
+    const day = checked(Day, param(request, 'day'));
+    const activity = findActivity(param(request, 'activity'));
+    if (!activity) throw notFound('activity');
+    const children = store.children.all().filter((child) => !child.archived);
+    response.json(
+      children.map((child) => ({
+        childId: child.id,
+        top: topFor(activity, activity.capture, context.progress.of(child), day),
+      })),
+    );
+  });
+
+  return router;
+}

@@ -1,0 +1,63 @@
+import { findItem, findSkill } from '@gumo/core/skills';
+import { Observation, Voiding } from '@gumo/core/vocabulary';
+import { Router } from 'express';
+import * as v from 'valibot';
+import { checked, wrongField } from '../problems.js';
+import type { Context } from './context.js';
+
+const MOST_AT_ONCE = 200;
+
+const batch = <S extends v.GenericSchema>(item: S) =>
+  v.pipe(
+    v.array(item, 'must be a list'),
+    v.minLength(1, 'must not be empty'),
+    v.maxLength(MOST_AT_ONCE, `must have at most ${MOST_AT_ONCE} entries`),
+  );
+
+const Observations = v.object({ observations: batch(Observation) });
+const Voidings = v.object({ voidings: batch(Voiding) });
+
+/** What was seen, and what is taken back: a batch is kept whole or not at all. */
+export function factsRoutes(context: Context): Router {
+  const { store, changes } = context;
+  const router = Router();
+
+  function checkKnown(observation: Observation, at: number): void {
+    const field = (name: string): string => `observations.${at}.${name}`;
+    const { childId, sittingId, skillId, itemId } = observation;
+    if (!store.children.find(childId)) throw wrongField(field('childId'), 'is not a child here');
+    if (sittingId !== null && !store.sittings.find(sittingId)) {
+      throw wrongField(field('sittingId'), 'is not a sitting here');
+    }
+    if (!findSkill(skillId)) throw wrongField(field('skillId'), 'is not in the skill map');
+    if (itemId !== null && !findItem(skillId, itemId)) {
+      throw wrongField(field('itemId'), 'is not an item of this skill');
+    }
+  }
+
+  function tell(childIds: Iterable<string>): void {
+    const unique = [...new Set(childIds)];
+    if (unique.length > 0) changes.tell({ what: 'evidence', childIds: unique, day: null });
+  }
+
+  router.post('/observations', (request, response) => {
+    const { observations } = checked(Observations, request.body);
+    const added = store.atomically(() => {
+      observations.forEach(checkKnown);
+      return observations.filter((one) => store.facts.addObservation(one));
+    });
+    response.status(added.length > 0 ? 201 : 200).json({ added: added.length });
+    tell(added.map((one) => one.childId));
+  });
+
+  router.post('/voidings', (request, response) => {
+    const { voidings } = checked(Voidings, request.body);
+    const added = store.atomically(() =>
+      voidings.map((one) => store.facts.addVoiding(one)).filter((one) => one.isNew),
+    );
+    response.status(added.length > 0 ? 201 : 200).json({ added: added.length });
+    tell(added.map((one) => one.childId));
+  });
+
+  return router;
+}

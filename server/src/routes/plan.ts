@@ -1,0 +1,60 @@
+import { findActivity } from '@gumo/core/activities';
+import { PlanEntry, PlanEntryDraft, Version } from '@gumo/core/vocabulary';
+import { Router } from 'express';
+import * as v from 'valibot';
+import { checked, notFound, outdated, wrongField } from '../problems.js';
+import { type Context, param } from './context.js';
+
+const VersionQuery = v.object({ version: v.pipe(v.string(), v.transform(Number), Version) });
+
+/** Entries of the plan: one activity in one moment of one day. */
+export function planRoutes(context: Context): Router {
+  const { store, changes } = context;
+  const router = Router();
+
+  function checkKnown(entry: PlanEntryDraft): void {
+    if (!findActivity(entry.activityId)) throw wrongField('activityId', 'is not an activity here');
+    const moments = store.household.all()[0]?.moments ?? [];
+    if (!moments.some((moment) => moment.id === entry.momentId)) {
+      throw wrongField('momentId', 'is not a moment of this household');
+    }
+    entry.takers.forEach((taker, i) => {
+      if (!store.children.find(taker.childId)) {
+        throw wrongField(`takers.${i}.childId`, 'is not a child here');
+      }
+    });
+  }
+
+  const tell = (day: string): void => changes.tell({ what: 'plan', childIds: [], day });
+
+  router.post('/', (request, response) => {
+    const draft = checked(PlanEntryDraft, request.body);
+    checkKnown(draft);
+    const entry = store.plan.add({ ...draft, state: 'planned', version: 1 });
+    response.status(201).json(entry);
+    tell(entry.day);
+  });
+
+  router.put('/:id', (request, response) => {
+    const entry = checked(PlanEntry, request.body);
+    if (entry.id !== param(request, 'id')) {
+      throw wrongField('id', 'is not the one in the address');
+    }
+    if (!store.plan.find(entry.id)) throw notFound('plan entry');
+    checkKnown(entry);
+    response.json(store.plan.replace(entry));
+    tell(entry.day);
+  });
+
+  router.delete('/:id', (request, response) => {
+    const { version } = checked(VersionQuery, request.query);
+    const entry = store.plan.find(param(request, 'id'));
+    if (!entry) throw notFound('plan entry');
+    if (entry.version !== version) throw outdated(entry);
+    store.plan.remove(entry.id);
+    response.status(204).end();
+    tell(entry.day);
+  });
+
+  return router;
+}

@@ -1,0 +1,76 @@
+import { LIBRARY } from '@gumo/core/activities';
+import { Sitting, SittingEnd } from '@gumo/core/vocabulary';
+import { Router } from 'express';
+import { Problem, checked, notFound, wrongField } from '../problems.js';
+import { type Context, param } from './context.js';
+
+/** Sittings: begun, noted in, ended. */
+export function sittingsRoutes(context: Context): Router {
+  const { store, changes } = context;
+  const router = Router();
+
+  const find = (id: string): Sitting => {
+    const sitting = store.sittings.find(id);
+    if (!sitting) throw notFound('sitting');
+    return sitting;
+  };
+
+  function move(sitting: Sitting, state: 'begun' | 'done'): void {
+    const entry = sitting.planEntryId === null ? undefined : store.plan.find(sitting.planEntryId);
+    if (entry && entry.state !== state && entry.state !== 'done') {
+      store.plan.replace({ ...entry, state });
+    }
+  }
+
+  const tell = (sitting: Sitting): void =>
+    changes.tell({
+      what: 'sittings',
+      childIds: sitting.takers.map((taker) => taker.childId),
+      day: sitting.day,
+    });
+
+  router.put('/:id', (request, response) => {
+    const sitting = checked(Sitting, request.body);
+    if (sitting.id !== param(request, 'id')) {
+      throw wrongField('id', 'is not the one in the address');
+    }
+    if (!LIBRARY.some((activity) => activity.id === sitting.activityId)) {
+      throw wrongField('activityId', 'is not an activity here');
+    }
+    sitting.takers.forEach((taker, i) => {
+      if (!store.children.find(taker.childId)) {
+        throw wrongField(`takers.${i}.childId`, 'is not a child here');
+      }
+    });
+    const isNew = store.atomically(() => {
+      const added = store.sittings.add(sitting);
+      if (added) move(sitting, 'begun');
+      return added;
+    });
+    response.status(isNew ? 201 : 200).json(find(sitting.id));
+    if (isNew) tell(sitting);
+  });
+
+  router.post('/:id/end', (request, response) => {
+    const end = checked(SittingEnd, request.body);
+    const sitting = find(param(request, 'id'));
+    if (end.endedAt < sitting.startedAt) {
+      throw new Problem(422, 'A sitting cannot end before it began.', [
+        { field: 'endedAt', message: 'lies before the beginning' },
+      ]);
+    }
+    store.atomically(() => {
+      store.sittings.end(sitting.id, end);
+      move(sitting, 'done');
+    });
+    response.json(find(sitting.id));
+    tell(sitting);
+  });
+
+  router.get('/:id', (request, response) => {
+    const sitting = find(param(request, 'id'));
+    response.json({ sitting, observations: store.facts.ofSitting(sitting.id) });
+  });
+
+  return router;
+}
