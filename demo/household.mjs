@@ -112,7 +112,7 @@ export const THINGS = [
   thing('number cards 0 to 20', 'card', 21, 'folder A', card),
   thing('dot cards 1 to 10', 'card', 10, 'folder A', card),
   thing('linen cloth', 'cloth', 3, 'box 5', { kind: 'unknown' }),
-  thing('egg cups', 'cup', 8, 'shelf 1', { kind: 'unknown' }),
+  thing('egg cups', 'cup', 10, 'shelf 1', { kind: 'unknown' }),
   thing('soft wool ball', 'ball', 2, 'box 2', ball(80)),
   thing('large dice', 'die', 3, 'box 7', block(50, 50, 50)),
   thing('tidy box', 'box', 2, 'shelf 3', { kind: 'unknown' }),

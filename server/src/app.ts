@@ -39,11 +39,12 @@ export function createApp(options: AppOptions): Express {
   const app = express();
   app.disable('x-powered-by');
   app.set('query parser', 'simple');
-  app.use(securityHeaders, logged(log));
-  app.get('/api/changes', (request, response) => context.changes.listen(request, response));
-  app.use(compression());
-  app.use('/api', apiRoutes(context, options.requestsAMinute ?? 6000));
-  if (options.webFolder !== null) app.use(webRoutes(options.webFolder));
+  app.set('etag', false);
+  app.use(logged(log));
+  app.use('/api', apiHeaders, apiRoutes(context, options.requestsAMinute ?? 6000));
+  if (options.webFolder !== null) {
+    app.use(pageHeaders, compression(), webRoutes(options.webFolder));
+  }
   app.use(answerProblem(log));
   return app;
 }
@@ -51,23 +52,25 @@ export function createApp(options: AppOptions): Express {
 function apiRoutes(context: Context, requestsAMinute: number): express.Router {
   const api = express.Router();
   api.use(
+    sameOrigin,
     rateLimit({
       windowMs: 60_000,
       limit: requestsAMinute,
-      standardHeaders: true,
+      // Everybody who asks is on this machine, so one count serves all.
+      keyGenerator: () => 'here',
+      validate: false,
+      standardHeaders: false,
       legacyHeaders: false,
       handler: (_request, _response, next) => {
         next(new Problem(429, 'Too many requests; wait a minute.'));
       },
     }),
-    sameOrigin,
     jsonOnly,
     express.json({ limit: BODY_LIMIT }),
-    (_request, response, next) => {
-      response.setHeader('cache-control', 'no-store');
-      next();
-    },
   );
+  api.get('/changes', (request, response) => context.changes.listen(request, response));
+  api.use(factsRoutes(context));
+  api.use(compression());
   api.get('/health', (_request, response) => void response.json({ ok: true }));
   api.get('/household', (_request, response) => {
     response.json(context.store.household.all()[0] ?? null);
@@ -78,7 +81,6 @@ function apiRoutes(context: Context, requestsAMinute: number): express.Router {
   api.use('/sittings', sittingsRoutes(context));
   api.use('/days', daysRoutes(context));
   api.use('/plan', planRoutes(context));
-  api.use(factsRoutes(context));
   api.use(() => {
     throw notFound('address');
   });
@@ -107,33 +109,44 @@ const jsonOnly: RequestHandler = (request, _response, next) => {
 };
 
 interface Nonced {
-  nonce: string;
+  nonce?: string;
 }
 
-/** Strict content security policy; styles that the framework adds carry a nonce made per page. */
-const securityHeaders: RequestHandler = (request, response, next) => {
-  const nonce = randomBytes(16).toString('base64');
-  (response.locals as Nonced).nonce = nonce;
-  helmet({
-    contentSecurityPolicy: {
-      useDefaults: false,
-      directives: {
-        defaultSrc: ["'none'"],
-        scriptSrc: ["'self'"],
-        styleSrc: ["'self'", `'nonce-${nonce}'`],
-        imgSrc: ["'self'", 'data:'],
-        fontSrc: ["'self'"],
-        connectSrc: ["'self'"],
-        manifestSrc: ["'self'"],
-        workerSrc: ["'self'"],
-        baseUri: ["'self'"],
-        formAction: ["'self'"],
-        frameAncestors: ["'none'"],
-      },
-    },
-    strictTransportSecurity: false,
-  })(request, response, next);
+const nonceOf = (response: { locals?: unknown }): string => {
+  const locals = response.locals as Nonced;
+  locals.nonce ??= randomBytes(16).toString('base64');
+  return locals.nonce;
 };
+
+/** Answers of the API are data: nothing in them may run, and no copy is kept. */
+const apiHeaders: RequestHandler = (_request, response, next) => {
+  response.setHeader('content-security-policy', "default-src 'none'; frame-ancestors 'none'");
+  response.setHeader('x-content-type-options', 'nosniff');
+  response.setHeader('cross-origin-resource-policy', 'same-origin');
+  response.setHeader('cache-control', 'no-store');
+  next();
+};
+
+/** Strict content security policy; styles that the framework adds carry a nonce made per page. */
+const pageHeaders: RequestHandler = helmet({
+  contentSecurityPolicy: {
+    useDefaults: false,
+    directives: {
+      defaultSrc: ["'none'"],
+      scriptSrc: ["'self'"],
+      styleSrc: ["'self'", (_request, response) => `'nonce-${nonceOf(response as Response)}'`],
+      imgSrc: ["'self'", 'data:'],
+      fontSrc: ["'self'"],
+      connectSrc: ["'self'"],
+      manifestSrc: ["'self'"],
+      workerSrc: ["'self'"],
+      baseUri: ["'self'"],
+      formAction: ["'self'"],
+      frameAncestors: ["'none'"],
+    },
+  },
+  strictTransportSecurity: false,
+});
 
 /** One line a request: method, route, status, time. Never a body, a name or a full address. */
 const logged =
@@ -172,7 +185,7 @@ function webRoutes(folder: string): express.Router {
       return;
     }
     response.setHeader('cache-control', 'no-store');
-    response.type('html').send(html.replaceAll('%NONCE%', (response.locals as Nonced).nonce));
+    response.type('html').send(html.replaceAll('%NONCE%', nonceOf(response)));
   });
   return web;
 }

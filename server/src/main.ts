@@ -45,7 +45,7 @@ async function main(): Promise<void> {
     databasePath,
     port: portFrom(process.env['PORT']),
     demoPath: args.includes('--empty') ? null : join(ROOT, 'demo/spindle-cottage.json'),
-    webFolder: join(ROOT, 'web/dist/browser'),
+    webFolder: process.env['GUMO_API_ONLY'] === '1' ? null : join(ROOT, 'web/dist/browser'),
     today,
     requestsAMinute: Number(process.env['GUMO_REQUESTS_A_MINUTE'] ?? 6000),
   });

@@ -17,6 +17,8 @@ export interface ReadyLine {
   readonly words: string;
   /** The thing of the cupboard that serves; null when the cupboard names none. */
   readonly thing: Thing | null;
+  /** False where it is, or may be, a small part that somebody here must not meet. */
+  readonly safe: boolean;
   readonly short: number;
   /** What could stand in for those that are missing, safe for everyone who is here. */
   readonly standIn: Thing | null;
@@ -105,6 +107,7 @@ function readyLine(key: string, sum: Sum, cupboard: readonly Thing[], care: Care
     count,
     words: need.words,
     thing: best?.thing ?? null,
+    safe: best ? isSafe(best.thing, care) : !care.noSmallParts || need.use !== 'counter',
     short,
     standIn: short > 0 ? (other ?? null) : null,
     for: titles,

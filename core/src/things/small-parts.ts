@@ -1,4 +1,4 @@
-import type { Shape } from '../vocabulary/index.js';
+import { type Child, type Day, type Shape, ageOn } from '../vocabulary/index.js';
 
 /** Inner width of the published test cylinder, in mm (16 CFR 1501.4, EN 71-1; from memory). */
 export const CYLINDER_WIDTH_MM = 31.7;
@@ -44,4 +44,15 @@ export function smallPart(shape: Shape): SmallPart {
   const [longest, middle] = found;
   if (middle <= CYLINDER_WIDTH_MM && longest <= LONGEST_MM) return 'small-part';
   return shape.kind === 'ball' && shape.diameterMm < SMALL_BALL_MM ? 'small-ball' : 'neither';
+}
+
+/** Years; under this age a child is never near small parts. */
+const SMALL_PARTS_FROM = 3;
+
+/** True for a child under three, and for one who still mouths things. */
+export function mustNotMeetSmallParts(
+  child: Pick<Child, 'birthDate' | 'cautions'>,
+  day: Day,
+): boolean {
+  return child.cautions.mouths || ageOn(child.birthDate, day).years < SMALL_PARTS_FROM;
 }

@@ -50,40 +50,50 @@ function inspect(path: string, newest: number): boolean {
       `${path} is not a Gumo database. It was left as it is; choose another file with GUMO_DATA.`,
     );
   }
-  const application = header.readUInt32BE(68);
-  const version = header.readUInt32BE(60);
-  if (application !== APPLICATION_ID && !isEmptyDatabase(path)) {
+  const known = readThrough(path);
+  if (!known) throw new UnusableDatabase(damaged(path));
+  if (known.application !== APPLICATION_ID && known.tables > 0) {
     throw new UnusableDatabase(
       `${path} belongs to another program. It was left as it is; choose another file with GUMO_DATA.`,
     );
   }
-  if (version > newest) {
+  if (known.version > newest) {
     throw new UnusableDatabase(
-      `${path} was written by a newer Gumo (version ${version}, this one knows ${newest}). ` +
+      `${path} was written by a newer Gumo (version ${known.version}, this one knows ${newest}). ` +
         'Update Gumo, or choose another file with GUMO_DATA.',
     );
   }
-  return application === APPLICATION_ID;
+  // A first start that was cut off leaves a database without a single table.
+  return known.tables > 0;
 }
 
-/** A first start that was cut off leaves a database without a single table. */
-function isEmptyDatabase(path: string): boolean {
-  const db = new Database(path, { readonly: true });
+const damaged = (path: string): string =>
+  `${path} is damaged. It was left as it is; restore a backup, or choose another file with GUMO_DATA.`;
+
+/**
+ * Marks of a database, read without writing. SQLite reads them, not we: after a power cut the
+ * newest ones may still stand in the log beside the file. Null when they cannot be read.
+ */
+function readThrough(path: string): { application: number; version: number; tables: number } | null {
+  let db: Database.Database | undefined;
   try {
-    return db.prepare('SELECT count(*) FROM sqlite_schema').pluck().get() === 0;
+    db = new Database(path, { readonly: true });
+    return {
+      application: db.pragma('application_id', { simple: true }) as number,
+      version: db.pragma('user_version', { simple: true }) as number,
+      tables: db.prepare('SELECT count(*) FROM sqlite_schema').pluck().get() as number,
+    };
   } catch {
-    return false;
+    return null;
   } finally {
-    db.close();
+    db?.close();
   }
 }
 
 /** @throws UnusableDatabase when the file fails SQLite's own check */
 function checkSound(path: string): void {
   const fail = (): never => {
-    throw new UnusableDatabase(
-      `${path} is damaged. It was left as it is; restore a backup, or choose another file with GUMO_DATA.`,
-    );
+    throw new UnusableDatabase(damaged(path));
   };
   let db: Database.Database | undefined;
   try {

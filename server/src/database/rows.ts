@@ -12,6 +12,7 @@ export interface Rows<T extends Versioned> {
   /** Every row in the table's own order. */
   all(): T[];
   find(id: string): T | undefined;
+  has(id: string): boolean;
   /** Adds a row; the same row again is harmless. @throws Problem 409 where another has its id */
   add(row: T): T;
   /** Replaces the row that has the same version; the version goes up by one. @throws Problem 409 */
@@ -32,6 +33,7 @@ export function rowsIn<T extends Versioned>(
   const names = Object.keys(columns);
   const all = db.prepare(`SELECT body FROM ${table} ORDER BY ${order}`).pluck();
   const one = db.prepare(`SELECT body FROM ${table} WHERE id = ?`).pluck();
+  const exists = db.prepare(`SELECT 1 FROM ${table} WHERE id = ?`).pluck();
   const insert = db.prepare(
     `INSERT INTO ${table} (id, body, version${names.map((name) => `, ${name}`).join('')})
      VALUES (@id, @body, @version${names.map((name) => `, @${name}`).join('')})`,
@@ -55,6 +57,7 @@ export function rowsIn<T extends Versioned>(
   return {
     all: () => (all.all() as string[]).map((body) => JSON.parse(body) as T),
     find,
+    has: (id) => exists.get(id) !== undefined,
     add(row) {
       const known = find(row.id);
       if (!known) insert.run(values(row));

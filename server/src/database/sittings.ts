@@ -13,6 +13,8 @@ export interface Sittings {
   add(sitting: Sitting): boolean;
   /** Ends it; saying so again changes the mood at most. */
   end(id: string, end: SittingEnd): void;
+  /** Sittings of a day that were begun and not ended. */
+  openOn(day: string): Sitting[];
   /** Sittings of a child, newest first. */
   ofChild(childId: string, limit: number): SittingLine[];
 }
@@ -48,7 +50,11 @@ export function sittingsIn(db: Database): Sittings {
      FROM sitting_children c JOIN sittings s ON s.id = c.sitting_id
      WHERE c.child_id = ? ORDER BY s.started_at DESC, s.id LIMIT ?`,
   );
+  const openOn = db.prepare(
+    `SELECT ${COLUMNS} FROM sittings s WHERE s.day = ? AND s.ended_at IS NULL ORDER BY s.started_at`,
+  );
   return {
+    openOn: (day) => (openOn.all(day) as SittingRow[]).map(toSitting),
     find(id) {
       const row = one.get(id) as SittingRow | undefined;
       return row && toSitting(row);

@@ -3,6 +3,7 @@ import type { Database } from 'better-sqlite3';
 import { type Facts, factsIn } from './facts.js';
 import { type Rows, rowsIn } from './rows.js';
 import { type Sittings, sittingsIn } from './sittings.js';
+import { type Enqueue, writerIn } from './writer.js';
 
 /** Everything the household keeps. */
 export interface Store {
@@ -17,8 +18,10 @@ export interface Store {
     find(childId: string): { rules: number; upto: number; body: string } | undefined;
     put(childId: string, rules: number, upto: number, body: string): void;
   };
-  /** All or nothing. */
+  /** All or nothing, at once. */
   atomically<T>(work: () => T): T;
+  /** All or nothing, committed together with what else arrives in this turn of the event loop. */
+  readonly enqueue: Enqueue;
 }
 
 export function storeIn(db: Database): Store {
@@ -64,5 +67,6 @@ export function storeIn(db: Database): Store {
       put: (...row) => void putSnapshot.run(...row),
     },
     atomically: (work) => db.transaction(work).immediate(),
+    enqueue: writerIn(db),
   };
 }

@@ -1,20 +1,14 @@
 import { findActivity, topFor } from '@gumo/core/activities';
-import { type ReadyLine, layReady } from '@gumo/core/things';
-import { type Child, Day, DaySheet, type PlanEntry, ageOn } from '@gumo/core/vocabulary';
+import { type ReadyLine, layReady, mustNotMeetSmallParts } from '@gumo/core/things';
+import { type Child, Day, DaySheet, type PlanEntry } from '@gumo/core/vocabulary';
 import { Router } from 'express';
 import { checked, notFound, wrongField } from '../problems.js';
 import { type Context, param } from './context.js';
-
-/** A child under this age is never near small parts, in years. */
-const SMALL_PARTS_FROM = 3;
 
 /** The day as it stands: what is planned, who is away, what to lay ready. */
 export function daysRoutes(context: Context): Router {
   const { store, changes } = context;
   const router = Router();
-
-  const mustNotMeetSmallParts = (child: Child, day: string): boolean =>
-    child.cautions.mouths || ageOn(child.birthDate, day).years < SMALL_PARTS_FROM;
 
   function ready(entries: readonly PlanEntry[], here: readonly Child[], day: string): ReadyLine[] {
     const ids = new Set(here.map((child) => child.id));
@@ -40,6 +34,7 @@ export function daysRoutes(context: Context): Router {
       sheet,
       entries,
       ready: ready(entries, here, day),
+      open: store.sittings.openOn(day),
       noSmallParts: here.filter((child) => mustNotMeetSmallParts(child, day)).map((one) => one.id),
     });
   });

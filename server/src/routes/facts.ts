@@ -25,7 +25,7 @@ export function factsRoutes(context: Context): Router {
   function checkKnown(observation: Observation, at: number): void {
     const field = (name: string): string => `observations.${at}.${name}`;
     const { childId, sittingId, skillId, itemId } = observation;
-    if (!store.children.find(childId)) throw wrongField(field('childId'), 'is not a child here');
+    if (!store.children.has(childId)) throw wrongField(field('childId'), 'is not a child here');
     if (sittingId !== null && !store.sittings.find(sittingId)) {
       throw wrongField(field('sittingId'), 'is not a sitting here');
     }
@@ -40,9 +40,9 @@ export function factsRoutes(context: Context): Router {
     if (unique.length > 0) changes.tell({ what: 'evidence', childIds: unique, day: null });
   }
 
-  router.post('/observations', (request, response) => {
+  router.post('/observations', async (request, response) => {
     const { observations } = checked(Observations, request.body);
-    const added = store.atomically(() => {
+    const added = await store.enqueue(() => {
       observations.forEach(checkKnown);
       return observations.filter((one) => store.facts.addObservation(one));
     });
@@ -50,9 +50,9 @@ export function factsRoutes(context: Context): Router {
     tell(added.map((one) => one.childId));
   });
 
-  router.post('/voidings', (request, response) => {
+  router.post('/voidings', async (request, response) => {
     const { voidings } = checked(Voidings, request.body);
-    const added = store.atomically(() =>
+    const added = await store.enqueue(() =>
       voidings.map((one) => store.facts.addVoiding(one)).filter((one) => one.isNew),
     );
     response.status(added.length > 0 ? 201 : 200).json({ added: added.length });

@@ -1,0 +1,152 @@
+/**
+ * Durable writes: observations a second through POST /api/observations with eight clients, beside a
+ * bare insert with synchronous FULL in the same run.
+ */
+import { fork } from 'node:child_process';
+import { randomUUID } from 'node:crypto';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { Agent, request } from 'node:http';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import express from 'express';
+import { openDatabase } from '../server/dist/database/open.js';
+import { startServer } from '../scripts/lib/steps.mjs';
+import { median, table } from './lib.mjs';
+
+const CLIENTS = 8;
+const SECONDS = 1;
+const ROUNDS = 5;
+/** Tries that gather in a device's outbox while one request is on its way. */
+const GATHERED = 10;
+const SELF = fileURLToPath(import.meta.url);
+
+const observation = (childId) => ({
+  id: randomUUID(),
+  childId,
+  sittingId: null,
+  activityId: 'handfuls',
+  skillId: 'touch-5',
+  itemId: 'n3',
+  at: '2026-03-10T09:00:00.000Z',
+  day: '2026-03-10',
+  outcome: 'own',
+  triedFirst: true,
+  answered: 'spoken',
+  reason: null,
+  things: [],
+  notedBy: '',
+  note: '',
+  record: { kind: 'give', asked: 3, given: 3 },
+});
+
+/** The same row into the same table by better-sqlite3 alone, a commit each. */
+function bare(path, childId) {
+  const { db } = openDatabase(path);
+  const insert = db.prepare(
+    `INSERT INTO facts (id, kind, child_id, skill_id, day, body)
+     VALUES (?, 'observation', ?, 'touch-5', '2026-03-10', ?)`,
+  );
+  const body = JSON.stringify(observation(childId));
+  const until = performance.now() + SECONDS * 1000;
+  let count = 0;
+  for (; performance.now() < until; count++) insert.run(randomUUID(), childId, body);
+  db.close();
+  return count / SECONDS;
+}
+
+/** A route of Express that reads the same JSON and keeps nothing. */
+async function bareRoute(childId) {
+  const app = express();
+  app.post('/api/observations', express.json(), (request, response) => {
+    response.status(201).json({ added: request.body.observations.length });
+  });
+  const server = app.listen(0, '127.0.0.1');
+  const rate = await clientsApart(`http://127.0.0.1:${server.address().port}`, childId, 1);
+  server.close();
+  server.closeAllConnections();
+  return rate;
+}
+
+function post(agent, url, body) {
+  return new Promise((resolve, reject) => {
+    const sent = JSON.stringify(body);
+    const headers = { 'content-type': 'application/json', 'content-length': Buffer.byteLength(sent) };
+    const asked = request(url, { method: 'POST', agent, headers }, (response) => {
+      response.resume().on('end', () => resolve(response.statusCode));
+    });
+    asked.on('error', reject).end(sent);
+  });
+}
+
+/** The clients run in a process of their own, so that they do not slow the server down. */
+async function clients(url, childId, gathered) {
+  const agent = new Agent({ keepAlive: true, maxSockets: CLIENTS });
+  const until = performance.now() + SECONDS * 1000;
+  let count = 0;
+  await Promise.all(
+    Array.from({ length: CLIENTS }, async () => {
+      while (performance.now() < until) {
+        const status = await post(agent, `${url}/api/observations`, {
+          observations: Array.from({ length: gathered }, () => observation(childId)),
+        });
+        if (status !== 201) throw new Error(`answered ${status}`);
+        count += gathered;
+      }
+    }),
+  );
+  agent.destroy();
+  return count / SECONDS;
+}
+
+function clientsApart(url, childId, gathered) {
+  return new Promise((resolve, reject) => {
+    const child = fork(SELF, ['clients', url, childId, String(gathered)]);
+    child.once('message', resolve).once('error', reject);
+  });
+}
+
+export async function writes() {
+  const folder = mkdtempSync(join(tmpdir(), 'gumo-bench-'));
+  const { child, url } = await startServer({
+    GUMO_DATA: join(folder, 'gumo.db'),
+    PORT: '0',
+    GUMO_TODAY: '2026-03-10',
+    GUMO_REQUESTS_A_MINUTE: '100000000',
+  });
+  child.removeAllListeners('exit');
+  const host = url.replace('localhost', '127.0.0.1');
+  const [first] = await (await fetch(`${host}/api/children`)).json();
+  await clientsApart(host, first.id, 1);
+  const rounds = [];
+  for (let round = 0; round < ROUNDS; round++) {
+    rounds.push({
+      bare: bare(join(folder, 'gumo.db'), first.id),
+      single: await clientsApart(host, first.id, 1),
+      gathered: await clientsApart(host, first.id, GATHERED),
+      route: await bareRoute(first.id),
+    });
+  }
+  child.kill('SIGTERM');
+  rmSync(folder, { recursive: true, force: true });
+  const rate = (name) => median(rounds.map((one) => one[name])).toFixed(0);
+  const ratio = (name) => median(rounds.map((one) => one[name] / one.bare)).toFixed(2);
+  return [
+    '## Durable writes',
+    '',
+    `Observations a second, synchronous FULL, ${CLIENTS} clients in a process of their own, median of ${ROUNDS} rounds of ${SECONDS} s; each ratio is to the bare insert of the same round. Goal: at least 0.5.`,
+    '',
+    table([
+      ['', 'a second', 'ratio'],
+      ['the same row into the same table, better-sqlite3 alone, a commit each', rate('bare'), '1'],
+      ['through the API, one a request', rate('single'), ratio('single')],
+      [`through the API, ${GATHERED} a request, as an outbox gathers them`, rate('gathered'), ratio('gathered')],
+      ['for comparison: requests of a bare Express route that keeps nothing', rate('route'), ratio('route')],
+    ]),
+  ].join('\n');
+}
+
+if (process.argv[2] === 'clients') {
+  process.send(await clients(process.argv[3], process.argv[4], Number(process.argv[5])));
+  process.exit(0);
+}

@@ -1,0 +1,84 @@
+import type { Page } from '@playwright/test';
+import { expect, seriousFaults, test } from '../world';
+
+/** Every screen, by the steps that lead there from Today. */
+const SCREENS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
+  today: async (page) => {
+    await expect(page.getByText('Lay ready')).toBeVisible();
+  },
+  'adding an activity': async (page) => {
+    await page.getByRole('button', { name: 'Add an activity' }).click();
+    await page.getByRole('checkbox', { name: 'Ilse' }).click();
+    await expect(page.getByRole('dialog')).toBeVisible();
+  },
+  children: async (page) => {
+    await page.getByRole('link', { name: 'Children' }).click();
+    await expect(page.getByText('5 years 3 months')).toBeVisible();
+  },
+  'a child': async (page) => {
+    await page.getByRole('link', { name: 'Children' }).click();
+    await page.getByRole('link', { name: /Kofi/ }).click();
+    await page.locator('[data-skill="total-10"]').click();
+    await expect(page.locator('gumo-opened-bead .evidence')).toContainText('on own');
+  },
+  'a new child': async (page) => {
+    await page.getByRole('link', { name: 'Children' }).click();
+    await page.getByRole('link', { name: 'Add a child' }).click();
+    await page.getByRole('button', { name: 'Add the child' }).click();
+    await expect(page.getByText('This is needed')).toBeVisible();
+  },
+  'the tray': async (page) => {
+    await page.getByRole('button', { name: 'Begin A lot and a few' }).click();
+    await expect(page.locator('.sentence')).toBeVisible();
+    await page.keyboard.press('o');
+  },
+  'the last question': async (page) => {
+    await page.getByRole('button', { name: 'Begin Counting together' }).click();
+    await page.getByRole('button', { name: 'End here' }).click();
+    await expect(page.getByRole('dialog')).toBeVisible();
+  },
+  'the keys': async (page) => {
+    await page.keyboard.press('?');
+    await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+  },
+};
+
+for (const theme of ['day', 'evening'] as const) {
+  test.describe(`in the ${theme}`, () => {
+    test.use({ colorScheme: theme === 'day' ? 'light' : 'dark' });
+    for (const [name, open] of Object.entries(SCREENS)) {
+      test(`nothing serious stands in the way on ${name}`, async ({ page }) => {
+        await expect(page.getByText('Lay ready')).toBeVisible();
+        await open(page);
+        await expect.poll(() => seriousFaults(page)).toEqual([]);
+      });
+    }
+  });
+}
+
+for (const width of [390, 640]) {
+  test(`nothing is cut off at ${width} pixels, which is also a laptop at 200 %`, async ({ page }) => {
+    await page.setViewportSize({ width, height: 844 });
+    for (const path of ['/today', '/children', '/children/new']) {
+      await page.goto(new URL(path, page.url()).href);
+      await expect(page.locator('h1').first()).toBeVisible();
+      const over = await page.evaluate(
+        () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+      );
+      expect(over, path).toBe(0);
+    }
+  });
+}
+
+test('at the tray on a phone every target is at least 56 pixels', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.getByRole('button', { name: 'Begin A lot and a few' }).click();
+  await expect(page.locator('.sentence')).toBeVisible();
+  const small = await page.evaluate(() =>
+    [...document.querySelectorAll('gumo-run button')]
+      .map((button) => ({ text: button.textContent?.trim(), box: button.getBoundingClientRect() }))
+      .filter(({ box }) => box.height > 0 && box.height < 55.5)
+      .map(({ text }) => text),
+  );
+  expect(small).toEqual([]);
+});

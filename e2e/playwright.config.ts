@@ -1,0 +1,19 @@
+import { defineConfig } from '@playwright/test';
+import { CHROMIUM_FLAGS } from '../scripts/lib/chromium.mjs';
+
+export default defineConfig({
+  testDir: 'journeys',
+  timeout: 60_000,
+  workers: 2,
+  fullyParallel: false,
+  forbidOnly: true,
+  reporter: [['list'], ['./count-reporter.ts']],
+  use: {
+    viewport: { width: 1280, height: 800 },
+    launchOptions: {
+      executablePath: process.env['CHROME_BIN'] ?? '/usr/bin/chromium',
+      args: CHROMIUM_FLAGS,
+    },
+    screenshot: 'only-on-failure',
+  },
+});

@@ -1,0 +1,67 @@
+import { type ChildProcess } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { test as base, expect, type Page } from '@playwright/test';
+import axe from 'axe-core';
+import { startServer } from '../scripts/lib/steps.mjs';
+
+/** The day and time at which every journey begins. */
+export const TODAY = '2026-03-10';
+export const NOW = `${TODAY}T09:20:00`;
+
+interface Server {
+  readonly url: string;
+  readonly child: ChildProcess;
+}
+
+interface World {
+  /** Which household the server starts with. */
+  household: 'demo' | 'empty';
+  server: Server;
+}
+
+/** A journey: a server on a database of its own, and a browser whose clock says 9:20 that day. */
+export const test = base.extend<World>({
+  household: ['demo', { option: true }],
+  server: async ({ household }, use) => {
+    const folder = mkdtempSync(join(tmpdir(), 'gumo-journey-'));
+    const env = { GUMO_DATA: join(folder, 'gumo.db'), PORT: '0', GUMO_TODAY: TODAY };
+    const server = (await startServer(env, household === 'empty' ? ['--empty'] : [])) as Server;
+    await use(server);
+    server.child.removeAllListeners('exit');
+    const gone = new Promise((resolve) => server.child.once('exit', resolve));
+    server.child.kill('SIGTERM');
+    await gone;
+    rmSync(folder, { recursive: true, force: true });
+  },
+  page: async ({ page, server }, use) => {
+    const faults: string[] = [];
+    page.on('pageerror', (error) => faults.push(error.message));
+    page.on('console', (message) => {
+      if (message.type() === 'error' && !/status of 4|ERR_FAILED/.test(message.text())) {
+        faults.push(message.text());
+      }
+    });
+    await page.clock.install({ time: NOW });
+    await page.goto(server.url);
+    await use(page);
+    expect(faults, 'nothing goes wrong behind the screen').toEqual([]);
+  },
+});
+
+/** What axe finds that is serious or critical on the page as it stands. */
+export async function seriousFaults(page: Page): Promise<string[]> {
+  await page.evaluate(axe.source);
+  return page.evaluate(async () => {
+    const { axe } = window as unknown as { axe: typeof import('axe-core') };
+    const found = await axe.run(document, {
+      runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'],
+    });
+    return found.violations
+      .filter((one) => one.impact === 'serious' || one.impact === 'critical')
+      .map((one) => `${one.id}: ${one.nodes.map((node) => node.target.join(' ')).join(' | ')}`);
+  });
+}
+
+export { expect };

@@ -1,0 +1,31 @@
+/** npm run bench [-- name ...]: measures, prints, and writes docs/benchmarks.md when all ran. */
+import { writeFileSync } from 'node:fs';
+import { cpus } from 'node:os';
+import { join } from 'node:path';
+import { ROOT, build, install, main, run, say, bin } from './lib/steps.mjs';
+
+await main(async () => {
+  install();
+  build();
+  const all = {
+    transfer: async () => (await import('../bench/transfer.mjs')).transfer(),
+    writes: async () => (await import('../bench/writes.mjs')).writes(),
+    progress: async () => (await import('../bench/progress.mjs')).progress(),
+  };
+  const named = process.argv.slice(2).filter((name) => name in all);
+  const chosen = named.length > 0 ? named : Object.keys(all);
+  const parts = [];
+  for (const name of chosen) {
+    parts.push(await all[name]());
+    say(`\n${parts.at(-1)}`);
+  }
+  if (named.length > 0) return;
+  const day = new Date().toISOString().slice(0, 10);
+  const head = [
+    '# Benchmarks',
+    '',
+    `Written by \`npm run bench\` on ${day}: Node ${process.versions.node}, ${cpus().length} cores (${cpus()[0].model.trim()}). Compare ratios, not single times: machines differ.`,
+  ].join('\n');
+  writeFileSync(join(ROOT, 'docs/benchmarks.md'), `${[head, ...parts].join('\n\n')}\n`);
+  run(bin('prettier'), ['--write', '--log-level', 'warn', 'docs/benchmarks.md']);
+});

@@ -1,0 +1,76 @@
+/** npm run screenshots: the main views from the demo with a fixed clock, into docs/screenshots/. */
+import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { CHROMIUM_FLAGS, chromium as findChromium } from './lib/chromium.mjs';
+import { ROOT, build, install, main, startServer } from './lib/steps.mjs';
+
+const DAY = '2026-03-10';
+const DESK = { width: 1280, height: 800 };
+const PHONE = { width: 390, height: 844 };
+
+const begin = (page) => page.getByRole('button', { name: 'Begin A lot and a few' }).click();
+async function sit(page) {
+  await begin(page);
+  await page.locator('.sentence').waitFor();
+  await page.getByRole('tab', { name: /Mirela/ }).click();
+  for (const key of ['o', 'o', 'h', 'o']) {
+    await page.locator('.sentence').waitFor();
+    await page.keyboard.press(key);
+  }
+}
+async function openChild(page, name, skill) {
+  await page.getByRole('link', { name: 'Children' }).click();
+  await page.getByRole('link', { name: new RegExp(name) }).click();
+  await page.locator(`[data-skill="${skill}"]`).click();
+  await page.locator('.evidence li').first().waitFor();
+}
+
+/** [file, size, theme, what to do first] */
+const VIEWS = [
+  ['today', DESK, 'light', async (page) => void (await page.getByRole('checkbox').nth(1).click())],
+  ['today-evening', DESK, 'dark', async () => {}],
+  ['today-phone', PHONE, 'light', async () => {}],
+  ['run', DESK, 'light', sit],
+  ['run-phone', PHONE, 'light', sit],
+  [
+    'run-reach',
+    DESK,
+    'light',
+    async (page) => {
+      await page.getByRole('button', { name: 'Begin Counting together' }).click();
+      await page.getByRole('tab', { name: /Kofi/ }).click();
+      await page.locator('.sentence').waitFor();
+    },
+  ],
+  ['child', DESK, 'light', (page) => openChild(page, 'Mirela', 'total-10')],
+  ['children', DESK, 'light', (page) => page.getByRole('link', { name: 'Children' }).click()],
+];
+
+await main(async () => {
+  install();
+  build();
+  const { chromium } = await import('@playwright/test');
+  const folder = join(ROOT, 'docs/screenshots');
+  mkdirSync(folder, { recursive: true });
+  const browser = await chromium.launch({ executablePath: findChromium(), args: CHROMIUM_FLAGS });
+  for (const [name, viewport, colorScheme, act] of VIEWS) {
+    const data = mkdtempSync(join(tmpdir(), 'gumo-pictures-'));
+    const env = { GUMO_DATA: join(data, 'gumo.db'), PORT: '0', GUMO_TODAY: DAY };
+    const { child, url } = await startServer(env);
+    const page = await browser.newPage({ viewport, colorScheme });
+    await page.clock.install({ time: `${DAY}T09:20:00` });
+    await page.goto(url);
+    await page.getByText('Lay ready').waitFor();
+    await act(page);
+    await page.evaluate(() => document.fonts.ready);
+    await page.clock.runFor(400);
+    await page.mouse.move(0, 0);
+    await page.screenshot({ path: join(folder, `${name}.png`) });
+    await page.close();
+    child.removeAllListeners('exit');
+    child.kill('SIGTERM');
+    rmSync(data, { recursive: true, force: true });
+  }
+  await browser.close();
+});

@@ -1,0 +1,76 @@
+/**
+ * npm test: installs what is missing, then runs every check. The last line is the sum of what the
+ * runners report themselves; a check without a count of its own (format, lint, types) counts as one.
+ */
+import { spawnSync } from 'node:child_process';
+import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { chromium } from './lib/chromium.mjs';
+import { ROOT, bin, build, install, main, say } from './lib/steps.mjs';
+
+const REPORTER = join(ROOT, 'scripts/lib/jasmine-report.mjs');
+const sum = { passed: 0, failed: 0 };
+const reports = mkdtempSync(join(tmpdir(), 'gumo-reports-'));
+
+/** Runs one check; `report` names the file in which its runner leaves its counts. */
+function check(name, command, args, { report = null, ...options } = {}) {
+  const start = performance.now();
+  say(`\n— ${name}`);
+  const path = report === null ? null : join(reports, report);
+  const { status } = spawnSync(command, args, {
+    cwd: ROOT,
+    stdio: 'inherit',
+    ...options,
+    env: { ...process.env, ...options.env, ...(path ? { GUMO_REPORT: path } : {}) },
+  });
+  let counts = { passed: status === 0 ? 1 : 0, failed: status === 0 ? 0 : 1 };
+  if (path !== null) {
+    counts = existsSync(path) ? JSON.parse(readFileSync(path, 'utf8')) : { passed: 0, failed: 1 };
+    if (status !== 0 && counts.failed === 0) counts.failed = 1;
+  }
+  sum.passed += counts.passed;
+  sum.failed += counts.failed;
+  const seconds = ((performance.now() - start) / 1000).toFixed(1);
+  say(`  ${name}: ${counts.passed} passed, ${counts.failed} failed, ${seconds} s`);
+}
+
+await main(() => {
+  install();
+  const browser = { CHROME_BIN: chromium() };
+  mkdirSync(join(ROOT, '.cache'), { recursive: true });
+  rmSync(join(ROOT, 'core/dist'), { recursive: true, force: true });
+  rmSync(join(ROOT, 'server/dist'), { recursive: true, force: true });
+
+  check('format', bin('prettier'), ['--check', '--log-level', 'warn', '.']);
+  check('types of core and server', bin('tsc'), ['-b', '--force', 'core', 'server']);
+  check('types of the journeys', bin('tsc'), ['-p', 'e2e']);
+  check('lint', bin('eslint'), ['.']);
+  check('walls', bin('depcruise'), [
+    '--config',
+    '.dependency-cruiser.cjs',
+    'core/src',
+    'server/src',
+    'web/src',
+  ]);
+  for (const part of ['core', 'server']) {
+    check(`specs of ${part}`, bin('jasmine'), ['--config=jasmine.json', `--reporter=${REPORTER}`], {
+      cwd: join(ROOT, part),
+      report: `${part}.json`,
+    });
+  }
+  build();
+  check('component specs', bin('ng'), ['test'], {
+    cwd: join(ROOT, 'web'),
+    env: browser,
+    report: 'web.json',
+  });
+  check('journeys', bin('playwright'), ['test'], {
+    cwd: join(ROOT, 'e2e'),
+    env: browser,
+    report: 'e2e.json',
+  });
+  rmSync(reports, { recursive: true, force: true });
+  say(`\n${sum.passed} passed, ${sum.failed} failed`);
+  if (sum.failed > 0 || sum.passed === 0) process.exitCode = 1;
+});

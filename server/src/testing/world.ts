@@ -1,0 +1,107 @@
+import { randomUUID } from 'node:crypto';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { Child, Observation, Sitting } from '@gumo/core/vocabulary';
+import { pino } from 'pino';
+import { type Running, serve } from '../serve.js';
+
+export const TODAY = '2026-03-10';
+
+/** A server on an empty database of its own, and a way to ask it. */
+export interface World {
+  readonly url: string;
+  readonly folder: string;
+  ask(method: string, path: string, body?: unknown, headers?: Record<string, string>): Promise<Answer>;
+  close(): Promise<void>;
+}
+
+export interface Answer {
+  readonly status: number;
+  readonly type: string;
+  readonly body: never;
+}
+
+export async function openWorld(): Promise<World> {
+  const folder = mkdtempSync(join(tmpdir(), 'gumo-spec-'));
+  const running: Running = await serve({
+    databasePath: join(folder, 'gumo.db'),
+    port: 0,
+    demoPath: null,
+    webFolder: null,
+    today: () => TODAY,
+    log: pino({ level: 'silent' }),
+  });
+  const url = `http://127.0.0.1:${running.port}/api`;
+  return {
+    url,
+    folder,
+    ask: (method, path, body, headers) => ask(`${url}${path}`, method, body, headers),
+    close: async () => {
+      await running.stop();
+      rmSync(folder, { recursive: true, force: true });
+    },
+  };
+}
+
+export async function ask(
+  url: string,
+  method: string,
+  body?: unknown,
+  headers: Record<string, string> = { 'content-type': 'application/json' },
+): Promise<Answer> {
+  const sent = body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) };
+  const response = await fetch(url, { method, headers, ...sent });
+  const text = await response.text();
+  return {
+    status: response.status,
+    type: response.headers.get('content-type') ?? '',
+    body: (text === '' ? null : JSON.parse(text)) as never,
+  };
+}
+
+export const aChild = (more: Partial<Child> = {}): Child => ({
+  id: randomUUID(),
+  name: 'Wren',
+  birthDate: '2022-05-01',
+  mark: { shape: 'leaf', color: 'moss' },
+  interests: [],
+  cautions: { mouths: false, allergies: [], note: '' },
+  answerModes: ['speaks'],
+  policy: 'middle',
+  archived: false,
+  version: 1,
+  ...more,
+});
+
+export const aTry = (childId: string, more: Partial<Observation> = {}): Observation => ({
+  id: randomUUID(),
+  childId,
+  sittingId: null,
+  activityId: 'handfuls',
+  skillId: 'touch-5',
+  itemId: 'n3',
+  at: `${TODAY}T09:00:00.000Z`,
+  day: TODAY,
+  outcome: 'own',
+  triedFirst: true,
+  answered: 'spoken',
+  reason: null,
+  things: [],
+  notedBy: '',
+  note: '',
+  record: { kind: 'give', asked: 3, given: 3 },
+  ...more,
+});
+
+export const aSitting = (childId: string, more: Partial<Sitting> = {}): Sitting => ({
+  id: randomUUID(),
+  activityId: 'handfuls',
+  planEntryId: null,
+  day: TODAY,
+  startedAt: `${TODAY}T09:00:00.000Z`,
+  endedAt: null,
+  mood: null,
+  takers: [{ childId, top: 5 }],
+  ...more,
+});

@@ -1,0 +1,36 @@
+import { type ApplicationConfig, provideZonelessChangeDetection } from '@angular/core';
+import { provideRouter, withComponentInputBinding } from '@angular/router';
+import { provideEffects } from '@ngrx/effects';
+import { provideState, provideStore } from '@ngrx/store';
+import { routes } from './app.routes';
+import * as changes from './state/changes';
+import { childrenFeature, loadChildren } from './state/children';
+import { dayFeature, keepSheet, loadDay, reloadAfterPresence } from './state/day';
+import { householdFeature, loadHousehold } from './state/household';
+import { outboxFeature } from './state/outbox';
+import { loadProgress, progressFeature } from './state/progress';
+import { keepRun, loadEvidence, runFeature } from './state/run';
+
+export const appConfig: ApplicationConfig = {
+  providers: [
+    provideZonelessChangeDetection(),
+    provideRouter(routes, withComponentInputBinding()),
+    provideStore(),
+    provideState(householdFeature),
+    provideState(childrenFeature),
+    provideState(dayFeature),
+    provideState(progressFeature),
+    provideState(outboxFeature),
+    provideState(runFeature),
+    provideEffects(changes, {
+      loadHousehold,
+      loadChildren,
+      loadDay,
+      keepSheet,
+      reloadAfterPresence,
+      loadProgress,
+      loadEvidence,
+      keepRun,
+    }),
+  ],
+};

@@ -1,0 +1,112 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  type ElementRef,
+  computed,
+  inject,
+  signal,
+  viewChild,
+} from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { NavigationEnd, Router, RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
+import { Store } from '@ngrx/store';
+import { filter, map } from 'rxjs';
+import { Icon, type IconName } from './common/icon';
+import { ThemeChoice } from './common/theme';
+import { ChildrenActions } from './state/children';
+import { HouseholdActions, householdFeature } from './state/household';
+import { outboxFeature } from './state/outbox';
+
+interface Place {
+  readonly path: string;
+  readonly name: string;
+  readonly key: string;
+  readonly icon: IconName;
+}
+
+const PLACES: readonly Place[] = [
+  { path: '/today', name: 'Today', key: 't', icon: 'today' },
+  { path: '/children', name: 'Children', key: 'c', icon: 'children' },
+];
+
+const KEYS: readonly (readonly [string, string])[] = [
+  ['T', 'Today'],
+  ['C', 'Children'],
+  ['?', 'these keys'],
+  ['O  H  N  X', 'at the tray: on own, with help, not yet, not now'],
+  ['Shift + H', 'with help that was given at once'],
+  ['0–9', 'the number that was answered'],
+  ['← →', 'the next child'],
+  ['− +', 'easier, harder'],
+  ['Space', 'shows or hides the picture'],
+  ['Backspace', 'takes the last one back'],
+  ['E', 'ends the sitting'],
+];
+
+/** The house's frame: the rail of places, and whatever place is open. */
+@Component({
+  selector: 'gumo-root',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [RouterOutlet, RouterLink, RouterLinkActive, Icon],
+  templateUrl: './app.html',
+  styleUrl: './app.scss',
+  host: { '(document:keydown)': 'press($event)' },
+})
+export class App {
+  private readonly router = inject(Router);
+  private readonly store = inject(Store);
+  private readonly themeChoice = inject(ThemeChoice);
+  private readonly keysDialog = viewChild.required<ElementRef<HTMLDialogElement>>('keysDialog');
+
+  protected readonly places = PLACES;
+  protected readonly keys = KEYS;
+  protected readonly evening = computed(() => this.themeChoice.theme() === 'evening');
+  protected readonly waiting = this.store.selectSignal(outboxFeature.selectWaiting);
+  protected readonly reachable = this.store.selectSignal(outboxFeature.selectReachable);
+  protected readonly refused = this.store.selectSignal(outboxFeature.selectRefused);
+  protected readonly failure = this.store.selectSignal(householdFeature.selectFailure);
+  protected readonly menu = signal(false);
+  /** At the tray the whole screen is the tray. */
+  protected readonly bare = toSignal(
+    this.router.events.pipe(
+      filter((event) => event instanceof NavigationEnd),
+      map((event) => event.urlAfterRedirects.startsWith('/run/')),
+    ),
+    { initialValue: location.pathname.startsWith('/run/') },
+  );
+
+  constructor() {
+    this.store.dispatch(HouseholdActions.opened());
+    this.store.dispatch(ChildrenActions.opened());
+  }
+
+  protected toggleTheme(): void {
+    this.themeChoice.toggle();
+  }
+
+  protected showKeys(): void {
+    this.keysDialog().nativeElement.showModal();
+  }
+
+  protected closeKeys(): void {
+    this.keysDialog().nativeElement.close();
+  }
+
+  protected press(event: KeyboardEvent): void {
+    if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return;
+    if (document.querySelector('.cdk-overlay-backdrop')) return;
+    if (event.key === '?') {
+      this.showKeys();
+      return;
+    }
+    const place = PLACES.find((one) => one.key === event.key.toLowerCase());
+    if (place && !this.bare()) void this.router.navigateByUrl(place.path);
+  }
+}
+
+function isTyping(target: EventTarget | null): boolean {
+  return (
+    target instanceof HTMLElement &&
+    (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName))
+  );
+}

@@ -1,0 +1,69 @@
+import { Injectable } from '@angular/core';
+import * as v from 'valibot';
+
+/** One field that was wrong, by its path. */
+export interface FieldError {
+  readonly field: string;
+  readonly message: string;
+}
+
+/** The server's answer that something was wrong, in words for the person at the screen. */
+export class ApiProblem extends Error {
+  constructor(
+    readonly status: number,
+    title: string,
+    readonly errors: readonly FieldError[] = [],
+  ) {
+    super(title);
+  }
+}
+
+/** The server did not answer at all. */
+export class Unreachable extends Error {
+  constructor() {
+    super('Gumo’s server does not answer. What was noted is kept on this device.');
+  }
+}
+
+const ProblemBody = v.object({
+  title: v.string(),
+  errors: v.optional(v.array(v.object({ field: v.string(), message: v.string() }))),
+});
+
+/** Asks the household's own server; every answer is checked with the schema given. */
+@Injectable({ providedIn: 'root' })
+export class Api {
+  async get<S extends v.GenericSchema>(path: string, schema: S): Promise<v.InferOutput<S>> {
+    return v.parse(schema, await this.ask('GET', path));
+  }
+
+  async send<S extends v.GenericSchema>(
+    method: 'POST' | 'PUT' | 'DELETE',
+    path: string,
+    body: unknown,
+    schema: S,
+  ): Promise<v.InferOutput<S>> {
+    return v.parse(schema, await this.ask(method, path, body));
+  }
+
+  private async ask(method: string, path: string, body?: unknown): Promise<unknown> {
+    let response: Response;
+    try {
+      response = await fetch(`/api${path}`, {
+        method,
+        ...(body === undefined
+          ? {}
+          : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }),
+      });
+    } catch {
+      throw new Unreachable();
+    }
+    if (response.status === 204) return null;
+    const answer: unknown = await response.json().catch(() => null);
+    if (response.ok) return answer;
+    const problem = v.safeParse(ProblemBody, answer);
+    throw problem.success
+      ? new ApiProblem(response.status, problem.output.title, problem.output.errors)
+      : new ApiProblem(response.status, `The server answered ${response.status}.`);
+  }
+}

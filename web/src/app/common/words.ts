@@ -1,0 +1,39 @@
+import { type Child, type Outcome, type Policy, ageOn } from '@gumo/core/vocabulary';
+import { format } from 'date-fns/format';
+import { parseISO } from 'date-fns/parseISO';
+
+export const OUTCOME_WORDS: Record<Outcome, string> = {
+  own: 'on own',
+  help: 'with help',
+  'not-yet': 'not yet',
+  'not-now': 'not now',
+};
+
+export const POLICY_WORDS: Record<Policy, string> = {
+  'secure-first': 'secure first',
+  middle: 'the middle',
+  'follow-lead': 'follow the lead',
+};
+
+const plural = (n: number, word: string): string => `${n} ${word}${n === 1 ? '' : 's'}`;
+
+/** "4 years 2 months"; months alone under one year. */
+export function ageWords(child: Pick<Child, 'birthDate'>, today: string): string {
+  const { years, months } = ageOn(child.birthDate, today);
+  const parts = [years > 0 ? plural(years, 'year') : '', months > 0 ? plural(months, 'month') : ''];
+  return parts.filter((part) => part !== '').join(' ') || 'newborn';
+}
+
+/** "kites and drums". */
+export function listWords(words: readonly string[]): string {
+  if (words.length < 2) return words.join('');
+  return `${words.slice(0, -1).join(', ')} and ${words[words.length - 1]}`;
+}
+
+/** "Tue 10 Mar". */
+export function dayWords(day: string): string {
+  return format(parseISO(day), 'EEE d MMM');
+}
+
+/** "to 10". */
+export const topWords = (top: number): string => `to ${top}`;

@@ -1,0 +1,20 @@
+import { provideZonelessChangeDetection } from '@angular/core';
+import { TestBed } from '@angular/core/testing';
+import { Bead, type Standing } from './bead';
+
+describe('a bead', () => {
+  it('shows each standing by its shape alone', async () => {
+    TestBed.configureTestingModule({ providers: [provideZonelessChangeDetection()] });
+    const fixture = TestBed.createComponent(Bead);
+    const looks = new Set<string>();
+    const all: Standing[] = ['not-met', 'started', 'nearly', 'secure', 'come-back'];
+    for (const standing of all) {
+      fixture.componentRef.setInput('standing', standing);
+      await fixture.whenStable();
+      const host = fixture.nativeElement as HTMLElement;
+      const shapes = [...host.querySelectorAll('circle, path')];
+      looks.add(shapes.map((shape) => shape.getAttribute('class')! + shape.getAttribute('d')).join());
+    }
+    expect(looks.size).toBe(all.length);
+  });
+});

@@ -1,0 +1,75 @@
+import { ChangeDetectionStrategy, Component, input } from '@angular/core';
+import type { SkillView } from '../../state/answers';
+
+export type Standing = SkillView['standing'];
+
+export const STANDING_WORDS: Record<Standing, string> = {
+  'not-met': 'not met',
+  started: 'started',
+  nearly: 'nearly',
+  secure: 'secure',
+  'come-back': 'come back',
+};
+
+/** One bead: shape and fill carry the meaning, color only repeats it. */
+@Component({
+  selector: 'gumo-bead',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <svg viewBox="0 0 32 32" aria-hidden="true">
+      @if (standing() === 'come-back') {
+        <circle class="ring" cx="16" cy="16" r="14.5" />
+      }
+      <circle class="bead" cx="16" cy="16" r="10.5" />
+      @switch (standing()) {
+        @case ('started') {
+          <path class="fill" d="M16 16H5.5A10.500 10.500 0 0 0 16 26.500z" />
+        }
+        @case ('nearly') {
+          <path class="fill" d="M5.500 16a10.500 10.500 0 0 0 21 0z" />
+        }
+        @case ('secure') {
+          <circle class="fill" cx="16" cy="16" r="10.5" />
+        }
+        @case ('come-back') {
+          <circle class="fill" cx="16" cy="16" r="10.5" />
+          <path class="cut" d="M16 4v24" />
+        }
+      }
+    </svg>
+  `,
+  host: { '[style.--size.px]': 'size()' },
+  styles: `
+    :host {
+      display: inline-flex;
+      flex: none;
+      inline-size: var(--size);
+      block-size: var(--size);
+    }
+    svg {
+      inline-size: 100%;
+      block-size: 100%;
+    }
+    .bead {
+      fill: var(--sheet);
+      stroke: var(--primary);
+      stroke-width: 2;
+    }
+    .fill {
+      fill: var(--primary);
+    }
+    .ring {
+      fill: var(--sheet);
+      stroke: var(--straw);
+      stroke-width: 2.4;
+    }
+    .cut {
+      stroke: var(--sheet);
+      stroke-width: 3;
+    }
+  `,
+})
+export class Bead {
+  readonly standing = input.required<Standing>();
+  readonly size = input(32);
+}

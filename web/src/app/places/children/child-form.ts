@@ -1,0 +1,227 @@
+import { ChangeDetectionStrategy, Component, ElementRef, computed, effect, inject, input, signal, untracked } from '@angular/core';
+import { FormBuilder, ReactiveFormsModule, Validators, type AbstractControl, type ValidationErrors } from '@angular/forms';
+import { MatCheckboxModule } from '@angular/material/checkbox';
+import { MatFormFieldModule } from '@angular/material/form-field';
+import { MatInputModule } from '@angular/material/input';
+import { MatRadioModule } from '@angular/material/radio';
+import { Router, RouterLink } from '@angular/router';
+import {
+  type AnswerMode,
+  Child,
+  PEG_COLORS,
+  PEG_SHAPES,
+  POLICIES,
+  type PegColor,
+  type PegShape,
+  type Policy,
+} from '@gumo/core/vocabulary';
+import { Store } from '@ngrx/store';
+import { v7 as uuid } from 'uuid';
+import { Api, ApiProblem } from '../../common/api';
+import { Clock } from '../../common/clock';
+import { PEG_FILL, PegMark } from '../../common/peg-mark';
+import { POLICY_WORDS } from '../../common/words';
+import { ChildrenActions, childrenFeature } from '../../state/children';
+
+const MODE_WORDS: Record<AnswerMode, string> = {
+  speaks: 'speaks',
+  points: 'points',
+  fingers: 'shows fingers',
+  hands: 'hands things over',
+};
+const MODES = Object.keys(MODE_WORDS) as AnswerMode[];
+
+const splitList = (text: string): string[] =>
+  text
+    .split(',')
+    .map((word) => word.trim())
+    .filter((word) => word !== '');
+
+const listOf =
+  (most: number, longest: number) =>
+  (control: AbstractControl<string>): ValidationErrors | null => {
+    const words = splitList(control.value);
+    if (words.length > most) return { list: `At most ${most}, parted by commas` };
+    return words.some((word) => word.length > longest)
+      ? { list: `Each at most ${longest} characters` }
+      : null;
+  };
+
+/** Adds a child, or changes one; a child is archived, never deleted here. */
+@Component({
+  selector: 'gumo-child-form',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [
+    MatCheckboxModule,
+    MatFormFieldModule,
+    MatInputModule,
+    MatRadioModule,
+    PegMark,
+    ReactiveFormsModule,
+    RouterLink,
+  ],
+  templateUrl: './child-form.html',
+  styleUrl: './child-form.scss',
+})
+export class ChildForm {
+  /** From the address; absent for a new child. */
+  readonly id = input<string>();
+
+  private readonly store = inject(Store);
+  private readonly router = inject(Router);
+  private readonly api = inject(Api);
+  private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
+  private readonly builder = inject(FormBuilder).nonNullable;
+  protected readonly today = inject(Clock).today;
+
+  protected readonly shapes = PEG_SHAPES;
+  protected readonly colors = PEG_COLORS;
+  protected readonly fills = PEG_FILL;
+  protected readonly policies = POLICIES;
+  protected readonly policyWords = POLICY_WORDS;
+  protected readonly modes = MODES;
+  protected readonly modeWords = MODE_WORDS;
+
+  private readonly childById = this.store.selectSignal(childrenFeature.selectChildById);
+  private readonly everyone = this.store.selectSignal(childrenFeature.selectEveryone);
+  protected readonly child = computed(() => this.childById()[this.id() ?? ''] ?? null);
+  protected readonly message = signal<string | null>(null);
+  protected readonly saving = signal(false);
+
+  protected readonly form = this.builder.group({
+    name: ['', [Validators.required, Validators.maxLength(40), Validators.pattern(/\S/)]],
+    birthDate: [
+      '',
+      [
+        Validators.required,
+        (control: AbstractControl<string>): ValidationErrors | null =>
+          control.value > this.today() ? { future: true } : null,
+      ],
+    ],
+    shape: ['leaf' as PegShape],
+    color: ['moss' as PegColor],
+    interests: ['', listOf(12, 30)],
+    mouths: [false],
+    allergies: ['', listOf(12, 60)],
+    note: ['', Validators.maxLength(500)],
+    policy: ['middle' as Policy],
+  });
+  protected readonly answerModes = signal<readonly AnswerMode[]>(['speaks', 'points']);
+
+  constructor() {
+    effect(() => {
+      const child = this.child();
+      const all = this.everyone();
+      untracked(() => (child ? this.fill(child) : this.offerFreeMark(all)));
+    });
+  }
+
+  private fill(child: Child): void {
+    if (this.form.dirty) return;
+    this.form.setValue({
+      name: child.name,
+      birthDate: child.birthDate,
+      shape: child.mark.shape,
+      color: child.mark.color,
+      interests: child.interests.join(', '),
+      mouths: child.cautions.mouths,
+      allergies: child.cautions.allergies.join(', '),
+      note: child.cautions.note,
+      policy: child.policy,
+    });
+    this.answerModes.set(child.answerModes);
+  }
+
+  /** A new child starts with a mark that nobody has. */
+  private offerFreeMark(children: readonly Child[]): void {
+    if (this.form.dirty || this.id() !== undefined) return;
+    const free = <T>(all: readonly T[], taken: readonly T[]): T =>
+      all.find((one) => !taken.includes(one)) ?? (all[0] as T);
+    this.form.patchValue({
+      shape: free(PEG_SHAPES, children.map((child) => child.mark.shape)),
+      color: free(PEG_COLORS, children.map((child) => child.mark.color)),
+    });
+  }
+
+  protected toggleMode(mode: AnswerMode): void {
+    this.form.markAsDirty();
+    this.answerModes.update((modes) =>
+      modes.includes(mode) ? modes.filter((one) => one !== mode) : [...modes, mode],
+    );
+  }
+
+  protected async keep(archived = this.child()?.archived ?? false): Promise<void> {
+    this.form.markAllAsTouched();
+    this.message.set(null);
+    if (this.form.invalid) this.focusFirstFault();
+    if (this.form.invalid || this.saving()) return;
+    if (this.answerModes().length === 0) {
+      this.message.set('Choose at least one way in which the child answers.');
+      return;
+    }
+    const value = this.form.getRawValue();
+    const old = this.child();
+    const child: Child = {
+      id: old?.id ?? uuid(),
+      name: value.name.trim(),
+      birthDate: value.birthDate,
+      mark: { shape: value.shape, color: value.color },
+      interests: splitList(value.interests),
+      cautions: {
+        mouths: value.mouths,
+        allergies: splitList(value.allergies),
+        note: value.note,
+      },
+      answerModes: [...this.answerModes()],
+      policy: value.policy,
+      archived,
+      version: old?.version ?? 1,
+    };
+    this.saving.set(true);
+    try {
+      const kept = old
+        ? await this.api.send('PUT', `/children/${child.id}`, child, Child)
+        : await this.api.send('POST', '/children', child, Child);
+      this.store.dispatch(ChildrenActions.kept({ child: kept }));
+      await this.router.navigate(kept.archived ? ['/children'] : ['/children', kept.id]);
+    } catch (error) {
+      this.show(error as Error);
+    } finally {
+      this.saving.set(false);
+    }
+  }
+
+  private focusFirstFault(): void {
+    this.host.nativeElement.querySelector<HTMLElement>('input.ng-invalid, textarea.ng-invalid')?.focus();
+  }
+
+  /** Puts each message of the server beside its field; the rest stands above the buttons. */
+  private show(error: Error): void {
+    if (error instanceof ApiProblem && error.status === 409) {
+      this.message.set('This child was changed on another device. Reload, then change it again.');
+      return;
+    }
+    const fields = error instanceof ApiProblem ? error.errors : [];
+    const rest = fields.filter(({ field, message }) => {
+      const name = field.split('.').findLast((part) => Number.isNaN(Number(part))) ?? '';
+      const control = this.form.get(field === 'cautions.note' ? 'note' : name);
+      control?.setErrors({ server: message });
+      control?.markAsTouched();
+      return !control;
+    });
+    if (fields.length === 0 || rest.length > 0) this.message.set(error.message);
+    else this.focusFirstFault();
+  }
+
+  protected errorOf(name: keyof ChildForm['form']['controls']): string {
+    const { errors } = this.form.controls[name];
+    if (!errors) return '';
+    if (errors['server']) return String(errors['server']);
+    if (errors['list']) return String(errors['list']);
+    if (errors['future']) return 'The birth date lies in the future';
+    if (errors['maxlength']) {
+      return `At most ${(errors['maxlength'] as { requiredLength: number }).requiredLength} characters`;
+    }
+    return name === 'birthDate' ? 'When was the child born?' : 'This is needed';
+  }
+}

@@ -1,0 +1,89 @@
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, output, signal } from '@angular/core';
+import { slipsOf } from '@gumo/core/evidence';
+import { findItem, findSkill, skillOf } from '@gumo/core/skills';
+import type { Observation } from '@gumo/core/vocabulary';
+import { Api } from '../../common/api';
+import { Icon } from '../../common/icon';
+import { OUTCOME_WORDS, dayWords } from '../../common/words';
+import { ObservationPage, type SeenObservation, type SkillView } from '../../state/answers';
+import { Bead, STANDING_WORDS, type Standing } from './bead';
+
+/** A bead opened: the reason, what was asked and what not, and the evidence itself. */
+@Component({
+  selector: 'gumo-opened-bead',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [Bead, Icon],
+  templateUrl: './opened-bead.html',
+  styleUrl: './opened-bead.scss',
+})
+export class OpenedBead {
+  readonly childId = input.required<string>();
+  readonly view = input.required<SkillView>();
+  readonly standings = input.required<ReadonlyMap<string, Standing>>();
+  readonly closed = output();
+  readonly chosen = output<string>();
+
+  private readonly api = inject(Api);
+  protected readonly words = STANDING_WORDS;
+  protected readonly outcomeWords = OUTCOME_WORDS;
+  protected readonly dayWords = dayWords;
+  protected readonly skill = computed(() => skillOf(this.view().skillId));
+  protected readonly items = computed(() =>
+    [...this.view().items].sort((a, b) => this.numberOf(a.itemId) - this.numberOf(b.itemId)),
+  );
+  protected readonly buildsOn = computed(() =>
+    this.skill().buildsOn.flatMap((id) => {
+      const skill = findSkill(id);
+      return skill ? [{ skill, standing: this.standings().get(id) ?? ('not-met' as const) }] : [];
+    }),
+  );
+
+  protected readonly evidence = signal<readonly SeenObservation[]>([]);
+  protected readonly more = signal<number | null>(null);
+  protected readonly failure = signal<string | null>(null);
+
+  constructor() {
+    effect(() => {
+      const [childId, view] = [this.childId(), this.view()];
+      void this.load(childId, view.skillId, null);
+    });
+  }
+
+  protected loadMore(): void {
+    void this.load(this.childId(), this.view().skillId, this.more());
+  }
+
+  private async load(childId: string, skillId: string, before: number | null): Promise<void> {
+    try {
+      const from = before === null ? '' : `&before=${before}`;
+      const page = await this.api.get(
+        `/children/${childId}/observations?skill=${skillId}${from}`,
+        ObservationPage,
+      );
+      if (skillId !== this.view().skillId) return;
+      this.evidence.update((seen) =>
+        before === null ? page.observations : [...seen, ...page.observations],
+      );
+      this.more.set(page.next);
+      this.failure.set(null);
+    } catch (error) {
+      this.failure.set((error as Error).message);
+    }
+  }
+
+  private numberOf(itemId: string): number {
+    return findItem(this.view().skillId, itemId)?.number ?? 0;
+  }
+
+  protected label(observation: Observation): string {
+    return findItem(observation.skillId, observation.itemId ?? '')?.label ?? 'noted';
+  }
+
+  /** What slipped, in words; empty where nothing did. */
+  protected slips(observation: Observation): string {
+    return slipsOf(observation.record)
+      .map((slip) => slip.words)
+      .join(', ');
+  }
+}
+

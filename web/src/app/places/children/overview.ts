@@ -1,0 +1,67 @@
+import { ChangeDetectionStrategy, Component, computed, effect, inject, signal, untracked } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import { STRAND_TITLES, skillsOfStrand, strandsInUse } from '@gumo/core/skills';
+import type { Child } from '@gumo/core/vocabulary';
+import { Store } from '@ngrx/store';
+import { Clock } from '../../common/clock';
+import { Icon } from '../../common/icon';
+import { PegMark } from '../../common/peg-mark';
+import { ageWords, listWords } from '../../common/words';
+import { childrenFeature } from '../../state/children';
+import { ProgressActions, progressFeature } from '../../state/progress';
+import { Bead, type Standing } from './bead';
+
+interface Card {
+  readonly child: Child;
+  readonly about: string;
+  readonly strings: readonly { readonly title: string; readonly beads: readonly Standing[] }[];
+  readonly nearly: number;
+  readonly comeBack: number;
+}
+
+/** One card per child, in order of age; nothing is compared. */
+@Component({
+  selector: 'gumo-overview',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [Bead, Icon, PegMark, RouterLink],
+  templateUrl: './overview.html',
+  styleUrl: './overview.scss',
+})
+export class Overview {
+  private readonly store = inject(Store);
+  private readonly clock = inject(Clock);
+  private readonly present = this.store.selectSignal(childrenFeature.selectPresent);
+  private readonly progress = this.store.selectSignal(progressFeature.selectByChild);
+  protected readonly archived = this.store.selectSignal(childrenFeature.selectArchived);
+  protected readonly loaded = this.store.selectSignal(childrenFeature.selectLoaded);
+  protected readonly failure = this.store.selectSignal(childrenFeature.selectFailure);
+  protected readonly showArchived = signal(false);
+  protected readonly cards = computed(() => this.present().map((child) => this.card(child)));
+
+  constructor() {
+    effect(() => {
+      const children = this.present();
+      untracked(() => {
+        for (const { id } of children) this.store.dispatch(ProgressActions.wanted({ childId: id }));
+      });
+    });
+  }
+
+  private card(child: Child): Card {
+    const views = this.progress()[child.id] ?? [];
+    const standings = new Map(views.map((view) => [view.skillId, view.standing]));
+    const count = (standing: Standing): number =>
+      views.filter((view) => view.standing === standing).length;
+    const likes = child.interests.length > 0 ? ` · likes ${listWords(child.interests)}` : '';
+    return {
+      child,
+      about: `${ageWords(child, this.clock.today())}${likes}`,
+      strings: strandsInUse().map((strand) => ({
+        title: STRAND_TITLES[strand],
+        beads: skillsOfStrand(strand).map((skill) => standings.get(skill.id) ?? 'not-met'),
+      })),
+      nearly: count('nearly'),
+      comeBack: count('come-back'),
+    };
+  }
+}

@@ -1,0 +1,97 @@
+import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
+import { findItem } from '@gumo/core/skills';
+import type { Observation } from '@gumo/core/vocabulary';
+import { Icon } from '../../common/icon';
+import { OUTCOME_WORDS } from '../../common/words';
+
+const SHOWN = 6;
+
+/** The last few tries; each can be taken back. */
+@Component({
+  selector: 'gumo-so-far',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [Icon],
+  template: `
+    <h2>So far</h2>
+    <ul>
+      @for (one of observations().slice(0, shown); track one.id) {
+        <li>
+          <span class="item">{{ label(one) }}</span>
+          <span class="soft">{{ words[one.outcome] }}</span>
+          <button
+            type="button"
+            [attr.aria-label]="'Take back ' + label(one) + ', ' + words[one.outcome]"
+            (click)="takenBack.emit(one)"
+          >
+            <gumo-icon name="undo" />
+          </button>
+        </li>
+      } @empty {
+        <li class="soft">Nothing noted yet</li>
+      }
+    </ul>
+    @if (observations().length > 0) {
+      <button
+        type="button"
+        class="button last"
+        aria-keyshortcuts="Backspace"
+        (click)="takenBack.emit(observations()[0]!)"
+      >
+        Take back the last
+      </button>
+    }
+  `,
+  styles: `
+    h2 {
+      font-size: 15px;
+      padding-bottom: 4px;
+    }
+    li {
+      display: flex;
+      align-items: center;
+      gap: 6px;
+      min-height: 38px;
+      border-top: 1px solid var(--line);
+      font-size: 14.5px;
+    }
+    .item {
+      flex: 1;
+      min-width: 0;
+    }
+    li button {
+      display: inline-flex;
+      align-items: center;
+      justify-content: center;
+      inline-size: 32px;
+      block-size: 32px;
+      margin-right: -8px;
+      border: 0;
+      border-radius: 8px;
+      background: none;
+      color: var(--ink-soft);
+      cursor: pointer;
+    }
+    li button:hover {
+      background: var(--sheet);
+      color: var(--ink);
+    }
+    li gumo-icon {
+      inline-size: 18px;
+      block-size: 18px;
+    }
+    .last {
+      padding: 0;
+    }
+  `,
+})
+export class SoFar {
+  /** Newest first. */
+  readonly observations = input.required<readonly Observation[]>();
+  readonly takenBack = output<Observation>();
+  protected readonly shown = SHOWN;
+  protected readonly words = OUTCOME_WORDS;
+
+  protected label(one: Observation): string {
+    return findItem(one.skillId, one.itemId ?? '')?.label ?? '';
+  }
+}

@@ -1,0 +1,148 @@
+import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
+import type { Activity, Child, PlanEntry } from '@gumo/core/vocabulary';
+import { BandSign } from '../../common/band-sign';
+import { Icon } from '../../common/icon';
+import { PegMark } from '../../common/peg-mark';
+import { topWords } from '../../common/words';
+
+export interface EntryView {
+  readonly entry: PlanEntry;
+  readonly activity: Activity | null;
+  /** Children of the entry who are here, each with the top of the range. */
+  readonly takers: readonly { readonly child: Child; readonly top: number }[];
+  readonly openSitting: string | null;
+}
+
+/** One activity of the day: what, with whom, how far each goes, and *Begin*. */
+@Component({
+  selector: 'gumo-entry-card',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [BandSign, PegMark, Icon],
+  template: `
+    <article class="sheet" [class.done]="view().entry.state === 'done'">
+      <div class="what">
+        @if (view().activity; as activity) {
+          <gumo-band-sign [band]="activity.band"> · {{ view().entry.minutes }} min</gumo-band-sign>
+          <h3>
+            {{ activity.title }} <span class="soft">{{ view().entry.with }}</span>
+          </h3>
+        }
+        <ul>
+          @for (taker of view().takers; track taker.child.id) {
+            <li>
+              <gumo-peg-mark [mark]="taker.child.mark" [name]="taker.child.name" [size]="20" />
+              <strong>{{ taker.child.name }}</strong>&ngsp;
+              <span class="soft">{{ words(taker.top) }}</span>
+            </li>
+          } @empty {
+            <li class="soft">Everyone planned for this is away</li>
+          }
+        </ul>
+      </div>
+      <button
+        type="button"
+        class="tune"
+        [attr.aria-label]="'Change ' + (view().activity?.title ?? 'this activity')"
+        (click)="changed.emit()"
+      >
+        <gumo-icon name="tune" />
+      </button>
+      @if (view().entry.state === 'done') {
+        <p class="ready"><gumo-icon name="check" /> Done</p>
+      } @else if (view().takers.length > 0) {
+        <button
+          type="button"
+          class="button"
+          [class.filled]="next()"
+          [attr.aria-label]="(view().openSitting ? 'Go on with ' : 'Begin ') + view().activity?.title"
+          (click)="begun.emit()"
+        >
+          {{ view().openSitting ? 'Go on' : 'Begin' }}
+        </button>
+      }
+    </article>
+  `,
+  styles: `
+    article {
+      display: flex;
+      align-items: center;
+      gap: 4px;
+      padding: 12px 16px;
+    }
+    .what {
+      flex: 1;
+      min-width: 0;
+    }
+    h3 {
+      margin: 4px 0 5px;
+      font-size: 17px;
+      font-weight: 650;
+      letter-spacing: -0.005em;
+    }
+    h3 .soft {
+      font-size: 14.5px;
+      font-weight: 400;
+    }
+    ul {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 2px 16px;
+      font-size: 13.5px;
+    }
+    li {
+      display: inline-flex;
+      align-items: center;
+      gap: 5px;
+    }
+    li strong {
+      font-weight: 600;
+    }
+    .button {
+      min-width: 74px;
+    }
+    .done h3,
+    .done ul {
+      opacity: 0.75;
+    }
+    .ready {
+      display: inline-flex;
+      align-items: center;
+      gap: 4px;
+      min-width: 74px;
+      color: var(--primary);
+      font-weight: 600;
+    }
+    .tune {
+      display: inline-flex;
+      align-items: center;
+      justify-content: center;
+      inline-size: 40px;
+      block-size: 40px;
+      border: 0;
+      border-radius: 10px;
+      background: none;
+      color: var(--ink-soft);
+      cursor: pointer;
+    }
+    .tune:hover {
+      background: var(--ground);
+      color: var(--ink);
+    }
+    @media (max-width: 700px) {
+      article {
+        padding: 12px;
+      }
+      .button {
+        min-height: 48px;
+      }
+    }
+  `,
+})
+export class EntryCard {
+  readonly view = input.required<EntryView>();
+  /** The one to begin now. */
+  readonly next = input(false);
+  readonly begun = output();
+  readonly changed = output();
+  protected readonly words = topWords;
+}

@@ -1,0 +1,169 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { FormBuilder, ReactiveFormsModule, Validators } from '@angular/forms';
+import { MatButtonModule } from '@angular/material/button';
+import { MatCheckboxModule } from '@angular/material/checkbox';
+import { MAT_DIALOG_DATA, MatDialogModule, MatDialogRef } from '@angular/material/dialog';
+import { MatFormFieldModule } from '@angular/material/form-field';
+import { MatInputModule } from '@angular/material/input';
+import { MatSelectModule } from '@angular/material/select';
+import { topsOf } from '@gumo/core/activities';
+import { PlanEntry, type PlanEntryDraft } from '@gumo/core/vocabulary';
+import { Store } from '@ngrx/store';
+import { v7 as uuid } from 'uuid';
+import * as v from 'valibot';
+import { Api, ApiProblem } from '../../common/api';
+import { BAND_WORDS } from '../../common/band-sign';
+import { PegMark } from '../../common/peg-mark';
+import { Tops } from '../../state/answers';
+import { childrenFeature } from '../../state/children';
+import { DayActions, dayFeature } from '../../state/day';
+import { householdFeature } from '../../state/household';
+import { PADS } from '../../state/run';
+
+export interface EntryDialogData {
+  readonly entry: PlanEntry | null;
+  readonly day: string;
+}
+
+/** Adds an activity to the day, changes one, or takes it out. */
+@Component({
+  selector: 'gumo-entry-dialog',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [
+    ReactiveFormsModule,
+    MatButtonModule,
+    MatCheckboxModule,
+    MatDialogModule,
+    MatFormFieldModule,
+    MatInputModule,
+    MatSelectModule,
+    PegMark,
+  ],
+  templateUrl: './entry-dialog.html',
+  styleUrl: './entry-dialog.scss',
+})
+export class EntryDialog {
+  protected readonly data = inject<EntryDialogData>(MAT_DIALOG_DATA);
+  private readonly api = inject(Api);
+  private readonly store = inject(Store);
+  private readonly ref = inject<MatDialogRef<EntryDialog>>(MatDialogRef);
+  private readonly builder = inject(FormBuilder).nonNullable;
+
+  protected readonly moments = this.store.selectSignal(householdFeature.selectMoments);
+  protected readonly activities = this.store.selectSignal(householdFeature.selectActivities);
+  private readonly everyone = this.store.selectSignal(childrenFeature.selectPresent);
+  private readonly away = this.store.selectSignal(dayFeature.selectAway);
+  protected readonly bandWords = BAND_WORDS;
+
+  private readonly entry = this.data.entry;
+  protected readonly form = this.builder.group({
+    momentId: [this.entry?.momentId ?? '', Validators.required],
+    activityId: [this.entry?.activityId ?? '', Validators.required],
+    minutes: [
+      this.entry?.minutes ?? 5,
+      [Validators.required, Validators.min(1), Validators.max(240)],
+    ],
+    with: [this.entry?.with ?? '', Validators.maxLength(80)],
+  });
+  protected readonly activityId = signal(this.form.controls.activityId.value);
+  /** Top of the range by child; a child without one is not in it. */
+  protected readonly chosen = signal<Readonly<Record<string, number>>>(
+    Object.fromEntries((this.entry?.takers ?? []).map((taker) => [taker.childId, taker.top])),
+  );
+  private readonly suggested = signal<Tops>([]);
+  protected readonly message = signal<string | null>(null);
+
+  protected readonly children = computed(() =>
+    this.everyone().filter((child) => !this.away().has(child.id) || this.chosen()[child.id]),
+  );
+  protected readonly tops = computed(() => {
+    const activity = this.activities().find((one) => one.id === this.activityId());
+    return activity ? topsOf(activity, PADS) : [];
+  });
+
+  constructor() {
+    if (this.activityId() !== '') void this.suggest(this.activityId());
+  }
+
+  protected async pick(activityId: string): Promise<void> {
+    this.activityId.set(activityId);
+    const activity = this.activities().find((one) => one.id === activityId);
+    const moment = this.moments().find((one) => activity && one.bands.includes(activity.band));
+    if (activity) this.form.patchValue({ minutes: activity.minutes[0] });
+    if (moment && this.form.controls.momentId.value === '') {
+      this.form.patchValue({ momentId: moment.id });
+    }
+    await this.suggest(activityId);
+    this.chosen.update((chosen) =>
+      Object.fromEntries(Object.keys(chosen).map((id) => [id, this.topOf(id)])),
+    );
+  }
+
+  private async suggest(activityId: string): Promise<void> {
+    try {
+      this.suggested.set(await this.api.get(`/days/${this.data.day}/tops/${activityId}`, Tops));
+    } catch (error) {
+      this.message.set((error as Error).message);
+    }
+  }
+
+  protected topOf(childId: string): number {
+    const top = this.suggested().find((one) => one.childId === childId)?.top;
+    return top ?? this.tops()[0] ?? 5;
+  }
+
+  protected toggle(childId: string, isIn: boolean): void {
+    this.chosen.update((chosen) => {
+      const others = Object.entries(chosen).filter(([id]) => id !== childId);
+      return Object.fromEntries(isIn ? [...others, [childId, this.topOf(childId)]] : others);
+    });
+  }
+
+  protected setTop(childId: string, top: number): void {
+    this.chosen.update((chosen) => ({ ...chosen, [childId]: top }));
+  }
+
+  protected async keep(): Promise<void> {
+    this.form.markAllAsTouched();
+    const takers = Object.entries(this.chosen()).map(([childId, top]) => ({ childId, top }));
+    if (this.form.invalid) return;
+    if (takers.length === 0) {
+      this.message.set('Choose at least one child.');
+      return;
+    }
+    const draft: PlanEntryDraft = {
+      id: this.entry?.id ?? uuid(),
+      day: this.data.day,
+      takers,
+      ...this.form.getRawValue(),
+    };
+    await this.finish(() =>
+      this.entry
+        ? this.api.send('PUT', `/plan/${draft.id}`, { ...this.entry, ...draft }, PlanEntry)
+        : this.api.send('POST', '/plan', draft, PlanEntry),
+    );
+  }
+
+  protected async takeOut(): Promise<void> {
+    const { entry } = this;
+    if (!entry) return;
+    await this.finish(() =>
+      this.api.send('DELETE', `/plan/${entry.id}?version=${entry.version}`, undefined, v.null()),
+    );
+  }
+
+  private async finish(work: () => Promise<unknown>): Promise<void> {
+    try {
+      await work();
+      this.store.dispatch(DayActions.opened({ day: this.data.day }));
+      this.ref.close();
+    } catch (error) {
+      const changed = error instanceof ApiProblem && error.status === 409;
+      this.message.set(
+        changed
+          ? 'This was changed on another device. Close, look again, then change it.'
+          : (error as Error).message,
+      );
+    }
+  }
+}

@@ -1,0 +1,172 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { Store } from '@ngrx/store';
+import { listWords } from '../../common/words';
+import { Icon } from '../../common/icon';
+import type { ReadyLine } from '../../state/answers';
+import { childrenFeature } from '../../state/children';
+import { DayActions, dayFeature } from '../../state/day';
+
+/** Everything the day needs, with counts and boxes, to be ticked off. */
+@Component({
+  selector: 'gumo-lay-ready',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [Icon],
+  template: `
+    <section class="sheet" aria-labelledby="lay-ready">
+      <header>
+        <h2 id="lay-ready">Lay ready</h2>
+        <span class="soft numbers">{{ done() }} of {{ lines().length }}</span>
+      </header>
+      <ul>
+        @for (line of lines(); track line.key) {
+          <li>
+            <button
+              type="button"
+              role="checkbox"
+              [attr.aria-checked]="ticked().has(line.key)"
+              (click)="tick(line)"
+            >
+              <span class="mark">
+                @if (ticked().has(line.key)) {
+                  <gumo-icon name="check" />
+                }
+              </span>
+              <span class="count numbers">{{ line.count }}</span>
+              <span class="words">
+                {{ line.thing?.name ?? line.words }}
+                @if (line.short > 0) {
+                  <span class="short">
+                    {{ line.short }} short{{
+                      line.standIn ? ' · ' + line.standIn.name + ' would do' : ''
+                    }}
+                  </span>
+                } @else if (!line.thing) {
+                  <span class="soft hint">not in the cupboard list</span>
+                }
+              </span>
+              <span class="box soft">{{ line.thing?.box }}</span>
+            </button>
+          </li>
+        }
+      </ul>
+      @if (careful(); as careful) {
+        <div class="caution">
+          <p>
+            <strong>Small parts</strong> — {{ careful.names }} {{ careful.verb }} here.
+            {{ careful.words }}
+          </p>
+          <p class="rules">
+            Follow your local child-care licensing rules, your first-aid training, and what each
+            family has told you.
+          </p>
+        </div>
+      }
+    </section>
+  `,
+  styles: `
+    header {
+      display: flex;
+      justify-content: space-between;
+      align-items: baseline;
+      padding-bottom: 10px;
+    }
+    h2 {
+      font-size: 18px;
+    }
+    li {
+      border-top: 1px solid var(--line);
+    }
+    button {
+      display: grid;
+      grid-template-columns: 22px 40px minmax(0, 1fr) auto;
+      gap: 8px;
+      align-items: baseline;
+      inline-size: 100%;
+      min-height: 40px;
+      padding: 7px 0;
+      border: 0;
+      background: none;
+      text-align: left;
+      cursor: pointer;
+    }
+    .mark {
+      align-self: center;
+      inline-size: 18px;
+      block-size: 18px;
+      border: 1.5px solid var(--ink-soft);
+      border-radius: 50%;
+    }
+    [aria-checked='true'] .mark {
+      border-color: transparent;
+      color: var(--primary);
+    }
+    [aria-checked='true'] .mark gumo-icon {
+      margin: -4px 0 0 -4px;
+    }
+    .count {
+      text-align: right;
+      font-weight: 700;
+    }
+    [aria-checked='true'] .words {
+      color: var(--ink-soft);
+    }
+    .box,
+    .hint {
+      font-size: 13px;
+    }
+    .hint,
+    .short {
+      display: block;
+    }
+    .short {
+      color: var(--madder);
+      font-size: 13px;
+      font-weight: 550;
+    }
+    .caution {
+      margin-top: 12px;
+    }
+    .rules {
+      margin-top: 6px;
+      color: var(--ink-soft);
+      font-size: 12.5px;
+    }
+    @media (max-width: 700px) {
+      button {
+        min-height: 48px;
+      }
+    }
+  `,
+})
+export class LayReady {
+  private readonly store = inject(Store);
+  private readonly answer = this.store.selectSignal(dayFeature.selectAnswer);
+  private readonly childById = this.store.selectSignal(childrenFeature.selectChildById);
+  protected readonly ticked = this.store.selectSignal(dayFeature.selectTicked);
+  protected readonly lines = computed(() => this.answer()?.ready ?? []);
+  protected readonly done = computed(
+    () => this.lines().filter((line) => this.ticked().has(line.key)).length,
+  );
+
+  /** Who must not meet small parts today, and what that means for the list; null when nobody. */
+  protected readonly careful = computed(() => {
+    const names = (this.answer()?.noSmallParts ?? []).flatMap(
+      (id) => this.childById()[id]?.name ?? [],
+    );
+    if (names.length === 0) return null;
+    const unsafe = this.lines().filter((line) => !line.safe);
+    const things = listWords(unsafe.map((line) => line.thing?.name ?? line.words));
+    return {
+      names: listWords(names),
+      verb: names.length === 1 ? 'is' : 'are',
+      words:
+        unsafe.length > 0
+          ? `Keep ${things} out of the room, or take something larger.`
+          : 'The list names only things that are not small parts; keep the others in their boxes.',
+    };
+  });
+
+  protected tick(line: ReadyLine): void {
+    this.store.dispatch(DayActions.lineTicked({ key: line.key }));
+  }
+}

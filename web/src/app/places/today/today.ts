@@ -1,0 +1,163 @@
+import { ChangeDetectionStrategy, Component, computed, effect, inject } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { MatDialog } from '@angular/material/dialog';
+import { ActivatedRoute, Router, RouterLink } from '@angular/router';
+import type { Moment, PlanEntry, Sitting } from '@gumo/core/vocabulary';
+import { Store } from '@ngrx/store';
+import { format } from 'date-fns/format';
+import { map } from 'rxjs';
+import { v7 as uuid } from 'uuid';
+import { Clock } from '../../common/clock';
+import { Icon } from '../../common/icon';
+import { PegMark } from '../../common/peg-mark';
+import { childrenFeature } from '../../state/children';
+import { DayActions, dayFeature } from '../../state/day';
+import { householdFeature } from '../../state/household';
+import { OutboxActions } from '../../state/outbox';
+import { RunActions } from '../../state/run';
+import { EntryCard, type EntryView } from './entry-card';
+import { LayReady } from './lay-ready';
+import { Actions, ofType } from '@ngrx/effects';
+
+const NUMBER_WORDS = ['No', 'One', 'Two', 'Three', 'Four', 'Five', 'Six', 'Seven', 'Eight', 'Nine'];
+
+interface MomentView {
+  readonly moment: Moment;
+  readonly entries: readonly EntryView[];
+}
+
+/** The day in its own order of moments, and what to lay ready for it. */
+@Component({
+  selector: 'gumo-today',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [EntryCard, LayReady, PegMark, Icon, RouterLink],
+  templateUrl: './today.html',
+  styleUrl: './today.scss',
+})
+export class Today {
+  private readonly store = inject(Store);
+  private readonly router = inject(Router);
+  private readonly dialog = inject(MatDialog);
+  protected readonly clock = inject(Clock);
+
+  protected readonly children = this.store.selectSignal(childrenFeature.selectPresent);
+  protected readonly childrenLoaded = this.store.selectSignal(childrenFeature.selectLoaded);
+  protected readonly away = this.store.selectSignal(dayFeature.selectAway);
+  protected readonly answer = this.store.selectSignal(dayFeature.selectAnswer);
+  protected readonly failure = this.store.selectSignal(dayFeature.selectFailure);
+  private readonly moments = this.store.selectSignal(householdFeature.selectMoments);
+  private readonly activities = this.store.selectSignal(householdFeature.selectActivityById);
+  private readonly childById = this.store.selectSignal(childrenFeature.selectChildById);
+
+  protected readonly weekday = computed(() => format(this.clock.now(), 'EEEE'));
+  protected readonly date = computed(() => format(this.clock.now(), 'd MMMM'));
+
+  /** The sitting that has just ended, named in the address so that a reload keeps it. */
+  private readonly endedId = toSignal(
+    inject(ActivatedRoute).queryParamMap.pipe(map((query) => query.get('ended'))),
+    { initialValue: null },
+  );
+  private readonly endedNames = toSignal(
+    inject(ActivatedRoute).queryParamMap.pipe(map((query) => query.getAll('child'))),
+    { initialValue: [] as string[] },
+  );
+  protected readonly ended = computed(() => {
+    const activity = this.activities().get(this.endedId() ?? '');
+    const children = this.endedNames().flatMap((id) => this.childById()[id] ?? []);
+    return activity ? { title: activity.title, children } : null;
+  });
+
+  protected readonly momentViews = computed((): MomentView[] => {
+    const entries = this.answer()?.entries ?? [];
+    const views = this.moments().map((moment) => ({
+      moment,
+      entries: entries.filter((one) => one.momentId === moment.id).map((one) => this.view(one)),
+    }));
+    return views
+      .filter((one) => one.entries.length > 0)
+      .sort((a, b) => a.moment.time.localeCompare(b.moment.time));
+  });
+
+  /** The one to begin now: the first still open whose moment is not long past, or the first open. */
+  protected readonly nextId = computed(() => {
+    const open = this.momentViews().flatMap(({ moment, entries }) =>
+      entries
+        .filter((one) => one.entry.state !== 'done' && one.takers.length > 0)
+        .map((one) => ({ id: one.entry.id, time: moment.time })),
+    );
+    const now = format(this.clock.now(), 'HH:mm');
+    return (open.filter((one) => one.time <= now).at(-1) ?? open[0])?.id ?? null;
+  });
+
+  protected readonly summary = computed(() => {
+    const views = this.momentViews().flatMap((one) => one.entries);
+    const open = views.filter((one) => one.entry.state !== 'done');
+    if (views.length === 0) return '';
+    if (open.length === 0) return 'Everything planned for today is done';
+    const moments = new Set(open.map((one) => one.entry.momentId)).size;
+    const minutes = open.reduce((sum, one) => sum + one.entry.minutes, 0);
+    const count = NUMBER_WORDS[moments] ?? String(moments);
+    const still = open.length < views.length ? 'still ' : '';
+    const word = moments === 1 ? 'moment' : 'moments';
+    return `${count} ${word} ${still}planned · about ${minutes} minutes with the children`;
+  });
+
+  constructor() {
+    effect(() => this.store.dispatch(DayActions.opened({ day: this.clock.today() })));
+    inject(Actions)
+      .pipe(ofType(OutboxActions.emptied))
+      .subscribe(() => this.store.dispatch(DayActions.opened({ day: this.clock.today() })));
+  }
+
+  private view(entry: PlanEntry): EntryView {
+    const open = this.answer()?.open.find((one) => one.planEntryId === entry.id);
+    const away = this.away();
+    return {
+      entry,
+      activity: this.activities().get(entry.activityId) ?? null,
+      takers: entry.takers.flatMap((taker) => {
+        const child = this.childById()[taker.childId];
+        return child && !child.archived && !away.has(child.id) ? [{ child, top: taker.top }] : [];
+      }),
+      openSitting: open?.id ?? null,
+    };
+  }
+
+  protected togglePresence(childId: string): void {
+    this.store.dispatch(DayActions.presenceToggled({ childId }));
+  }
+
+  protected begin(view: EntryView): void {
+    if (view.openSitting) {
+      void this.router.navigate(['/run', view.openSitting]);
+      return;
+    }
+    const sitting: Sitting = {
+      id: uuid(),
+      activityId: view.entry.activityId,
+      planEntryId: view.entry.id,
+      day: this.clock.today(),
+      startedAt: this.clock.instant(),
+      endedAt: null,
+      mood: null,
+      takers: view.takers.map(({ child, top }) => ({ childId: child.id, top })),
+    };
+    this.store.dispatch(RunActions.begun({ sitting }));
+    void this.router.navigate(['/run', sitting.id]);
+  }
+
+  protected async change(entry: PlanEntry | null): Promise<void> {
+    const { EntryDialog } = await import('./entry-dialog');
+    this.dialog.open(EntryDialog, {
+      data: { entry, day: this.clock.today() },
+      width: '560px',
+      maxWidth: 'calc(100vw - 24px)',
+      autoFocus: 'first-tabbable',
+      restoreFocus: true,
+    });
+  }
+
+  protected closeEnded(): void {
+    void this.router.navigate([], { queryParams: {}, replaceUrl: true });
+  }
+}

@@ -1,0 +1,90 @@
+import { Activity, Child, DaySheet, Household, Observation, PlanEntry, Sitting } from '@gumo/core/vocabulary';
+import type { ChildState } from '@gumo/core/evidence';
+import * as v from 'valibot';
+
+/** What the server answers, where it is more than a thing of the vocabulary. */
+
+const Standing = v.picklist(['not-met', 'started', 'nearly', 'secure', 'come-back']);
+const Outcome = v.picklist(['own', 'help', 'not-yet', 'not-now']);
+
+const SkillView = v.object({
+  skillId: v.string(),
+  standing: Standing,
+  reason: v.string(),
+  change: v.string(),
+  scored: v.number(),
+  own: v.number(),
+  days: v.number(),
+  lastSeen: v.nullable(v.string()),
+  due: v.nullable(v.string()),
+  items: v.array(
+    v.object({
+      itemId: v.string(),
+      label: v.string(),
+      asked: v.number(),
+      own: v.number(),
+      last: v.nullable(Outcome),
+    }),
+  ),
+});
+
+export const ProgressAnswer = v.object({ childId: v.string(), views: v.array(SkillView) });
+
+/** A ready line names its thing in a few words; the rest of the thing is not needed here. */
+const ThingWords = v.nullable(v.object({ name: v.string(), box: v.string() }));
+
+const ReadyLine = v.object({
+  key: v.string(),
+  count: v.number(),
+  words: v.string(),
+  thing: ThingWords,
+  safe: v.boolean(),
+  short: v.number(),
+  standIn: ThingWords,
+  for: v.array(v.string()),
+});
+
+export const DayAnswer = v.object({
+  day: v.string(),
+  sheet: DaySheet,
+  entries: v.array(PlanEntry),
+  ready: v.array(ReadyLine),
+  /** Children here who must not meet small parts. */
+  noSmallParts: v.array(v.string()),
+  /** Sittings of the day that were begun and not ended. */
+  open: v.array(Sitting),
+});
+
+export const SeenObservation = v.object({
+  seq: v.number(),
+  observation: Observation,
+  voided: v.boolean(),
+});
+export const SittingAnswer = v.object({
+  sitting: Sitting,
+  observations: v.array(SeenObservation),
+});
+export const ObservationPage = v.object({
+  observations: v.array(SeenObservation),
+  next: v.nullable(v.number()),
+});
+export const SittingLines = v.array(v.object({ ...Sitting.entries, tries: v.number() }));
+export const Tops = v.array(v.object({ childId: v.string(), top: v.number() }));
+
+/** The state of the fold is the core's own; its outline is checked, its inside is not. */
+export const Evidence = v.custom<ChildState>(
+  (value) =>
+    typeof value === 'object' && value !== null && 'rules' in value && 'skills' in value,
+  'must be a child state',
+);
+
+export const Children = v.array(Child);
+export const Activities = v.array(Activity);
+export const MaybeHousehold = v.nullable(Household);
+
+export type SkillView = v.InferOutput<typeof SkillView>;
+export type DayAnswer = v.InferOutput<typeof DayAnswer>;
+export type ReadyLine = v.InferOutput<typeof ReadyLine>;
+export type SeenObservation = v.InferOutput<typeof SeenObservation>;
+export type SittingLine = v.InferOutput<typeof SittingLines>[number];
+export type Tops = v.InferOutput<typeof Tops>;

@@ -1,0 +1,58 @@
+import { inject } from '@angular/core';
+import { Change } from '@gumo/core/vocabulary';
+import { Actions, createEffect, ofType } from '@ngrx/effects';
+import { concatLatestFrom } from '@ngrx/operators';
+import { type Action, Store } from '@ngrx/store';
+import { EMPTY, Observable, from, mergeMap, switchMap } from 'rxjs';
+import * as v from 'valibot';
+import { ChildrenActions, childrenFeature } from './children';
+import { DayActions, dayFeature } from './day';
+import { HouseholdActions } from './household';
+import { Outbox } from './outbox';
+import { ProgressActions, progressFeature } from './progress';
+
+/** Server-sent events, for as long as someone listens; `open` when the line is there (again). */
+function events(): Observable<Change | 'open'> {
+  return new Observable((subscriber) => {
+    const source = new EventSource('/api/changes');
+    source.onopen = () => subscriber.next('open');
+    source.onmessage = ({ data }) => {
+      const change = v.safeParse(Change, JSON.parse(String(data)));
+      if (change.success) subscriber.next(change.output);
+    };
+    return () => source.close();
+  });
+}
+
+/** What changed on the server, on this or another device, is loaded again where it is on screen. */
+export const followChanges = createEffect(
+  (actions = inject(Actions), store = inject(Store), outbox = inject(Outbox)) =>
+    actions.pipe(
+      ofType(HouseholdActions.opened),
+      switchMap(events),
+      concatLatestFrom(() => [
+        store.select(dayFeature.selectAnswer),
+        store.select(progressFeature.selectByChild),
+        store.select(childrenFeature.selectLoaded),
+      ]),
+      mergeMap(([change, answer, progress]) => {
+        const wanted: Action[] = [];
+        const day = answer ? [DayActions.opened({ day: answer.day })] : [];
+        if (change === 'open') {
+          void outbox.flush();
+          return EMPTY;
+        }
+        if (change.what === 'children') wanted.push(ChildrenActions.opened(), ...day);
+        if (change.what === 'plan' || change.what === 'day' || change.what === 'sittings') {
+          if (change.day === answer?.day) wanted.push(...day);
+        }
+        if (change.what === 'evidence' || change.what === 'children') {
+          for (const childId of change.childIds) {
+            if (progress[childId]) wanted.push(ProgressActions.wanted({ childId }));
+          }
+        }
+        return from(wanted);
+      }),
+    ),
+  { functional: true },
+);

@@ -1,0 +1,172 @@
+import { DOCUMENT, Injectable, inject } from '@angular/core';
+import type { Observation, Sitting, SittingEnd, Voiding } from '@gumo/core/vocabulary';
+import { Store, createActionGroup, createFeature, createReducer, on, props } from '@ngrx/store';
+import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
+import * as v from 'valibot';
+import { Api, ApiProblem } from '../common/api';
+
+/** What waits to be sent, in the order in which it was noted. */
+export type Parcel =
+  | { readonly kind: 'sitting'; readonly sitting: Sitting }
+  | { readonly kind: 'observation'; readonly observation: Observation }
+  | { readonly kind: 'voiding'; readonly voiding: Voiding }
+  | { readonly kind: 'end'; readonly sittingId: string; readonly end: SittingEnd };
+
+interface OutboxSchema extends DBSchema {
+  waiting: { key: number; value: Parcel };
+  refused: { key: number; value: { parcel: Parcel; message: string } };
+}
+
+export const OutboxActions = createActionGroup({
+  source: 'Outbox',
+  events: {
+    Counted: props<{ waiting: number; reachable: boolean }>(),
+    Emptied: props<{ childIds: string[] }>(),
+    Refused: props<{ message: string }>(),
+  },
+});
+
+interface OutboxState {
+  readonly waiting: number;
+  readonly reachable: boolean;
+  readonly refused: string | null;
+}
+
+const initial: OutboxState = { waiting: 0, reachable: true, refused: null };
+
+export const outboxFeature = createFeature({
+  name: 'outbox',
+  reducer: createReducer(
+    initial,
+    on(OutboxActions.counted, (state, { waiting, reachable }): OutboxState => ({
+      ...state,
+      waiting,
+      reachable,
+    })),
+    on(OutboxActions.refused, (state, { message }): OutboxState => ({ ...state, refused: message })),
+  ),
+});
+
+const RETRY_MS = 2_000;
+const MOST_AT_ONCE = 100;
+const Anything = v.unknown();
+
+/**
+ * Keeps what was noted on the device until the server has answered for it, and sends it in order.
+ * Every parcel can be sent twice without harm, so a lost answer costs nothing.
+ */
+@Injectable({ providedIn: 'root' })
+export class Outbox {
+  private readonly api = inject(Api);
+  private readonly store = inject(Store);
+  private readonly database: Promise<IDBPDatabase<OutboxSchema>> = openDB<OutboxSchema>(
+    'gumo-outbox',
+    1,
+    {
+      upgrade(db) {
+        db.createObjectStore('waiting', { autoIncrement: true });
+        db.createObjectStore('refused', { autoIncrement: true });
+      },
+    },
+  );
+  private sending: Promise<void> | null = null;
+  private again = false;
+
+  constructor() {
+    inject(DOCUMENT).defaultView?.addEventListener('online', () => void this.flush());
+    void this.flush();
+  }
+
+  /** Keeps a parcel, then sends whatever waits. Resolves as soon as it is kept on the device. */
+  async put(parcel: Parcel): Promise<void> {
+    await (await this.database).add('waiting', parcel);
+    void this.flush();
+  }
+
+  /** What waits, oldest first. */
+  async waiting(): Promise<Parcel[]> {
+    return (await this.database).getAll('waiting');
+  }
+
+  /** Sends what waits; resolves when nothing is left or the server cannot be reached. */
+  flush(): Promise<void> {
+    if (this.sending) {
+      this.again = true;
+      return this.sending;
+    }
+    this.sending = this.drain().finally(() => {
+      this.sending = null;
+      if (this.again) {
+        this.again = false;
+        void this.flush();
+      }
+    });
+    return this.sending;
+  }
+
+  private async drain(): Promise<void> {
+    const db = await this.database;
+    const children = new Set<string>();
+    for (;;) {
+      const keys = await db.getAllKeys('waiting', null, MOST_AT_ONCE);
+      const parcels = await db.getAll('waiting', null, MOST_AT_ONCE);
+      const first = parcels[0];
+      if (!first) break;
+      const like = parcels.findIndex((one) => one.kind !== first.kind);
+      const alone = first.kind === 'sitting' || first.kind === 'end';
+      const count = alone ? 1 : like < 0 ? parcels.length : like;
+      const batch = parcels.slice(0, count);
+      try {
+        await this.post(batch);
+      } catch (error) {
+        if (!(error instanceof ApiProblem) || error.status >= 500 || error.status === 429) {
+          this.store.dispatch(
+            OutboxActions.counted({ waiting: await db.count('waiting'), reachable: false }),
+          );
+          setTimeout(() => void this.flush(), RETRY_MS);
+          return;
+        }
+        await this.setAside(db, batch, error.message);
+      }
+      for (const key of keys.slice(0, count)) await db.delete('waiting', key);
+      for (const one of batch) for (const id of childrenOf(one)) children.add(id);
+    }
+    this.store.dispatch(OutboxActions.counted({ waiting: 0, reachable: true }));
+    if (children.size > 0) this.store.dispatch(OutboxActions.emptied({ childIds: [...children] }));
+  }
+
+  /** What the server will never take is kept apart and said, not thrown away. */
+  private async setAside(
+    db: IDBPDatabase<OutboxSchema>,
+    batch: readonly Parcel[],
+    message: string,
+  ): Promise<void> {
+    for (const parcel of batch) await db.add('refused', { parcel, message });
+    this.store.dispatch(OutboxActions.refused({ message }));
+  }
+
+  private post(batch: readonly Parcel[]): Promise<unknown> {
+    const first = batch[0] as Parcel;
+    switch (first.kind) {
+      case 'sitting':
+        return this.api.send('PUT', `/sittings/${first.sitting.id}`, first.sitting, Anything);
+      case 'end':
+        return this.api.send('POST', `/sittings/${first.sittingId}/end`, first.end, Anything);
+      case 'observation': {
+        const observations = batch.flatMap((one) =>
+          one.kind === 'observation' ? [one.observation] : [],
+        );
+        return this.api.send('POST', '/observations', { observations }, Anything);
+      }
+      case 'voiding': {
+        const voidings = batch.flatMap((one) => (one.kind === 'voiding' ? [one.voiding] : []));
+        return this.api.send('POST', '/voidings', { voidings }, Anything);
+      }
+    }
+  }
+}
+
+function childrenOf(parcel: Parcel): string[] {
+  if (parcel.kind === 'sitting') return parcel.sitting.takers.map((taker) => taker.childId);
+  return parcel.kind === 'observation' ? [parcel.observation.childId] : [];
+}

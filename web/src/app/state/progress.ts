@@ -1,0 +1,57 @@
+import { inject } from '@angular/core';
+import { Actions, createEffect, ofType } from '@ngrx/effects';
+import { createActionGroup, createFeature, createReducer, on, props } from '@ngrx/store';
+import { catchError, from, map, mergeMap, of } from 'rxjs';
+import { Api } from '../common/api';
+import { Clock } from '../common/clock';
+import { ProgressAnswer, type SkillView } from './answers';
+
+export const ProgressActions = createActionGroup({
+  source: 'Progress',
+  events: {
+    Wanted: props<{ childId: string }>(),
+    Loaded: props<{ childId: string; views: SkillView[] }>(),
+    'Load Failed': props<{ childId: string; message: string }>(),
+  },
+});
+
+interface ProgressState {
+  readonly byChild: Readonly<Record<string, readonly SkillView[]>>;
+  readonly failures: Readonly<Record<string, string>>;
+}
+
+const initial: ProgressState = { byChild: {}, failures: {} };
+
+/** What is concluded about each child, as the server last said. */
+export const progressFeature = createFeature({
+  name: 'progress',
+  reducer: createReducer(
+    initial,
+    on(ProgressActions.loaded, (state, { childId, views }): ProgressState => ({
+      byChild: { ...state.byChild, [childId]: views },
+      failures: { ...state.failures, [childId]: '' },
+    })),
+    on(ProgressActions.loadFailed, (state, { childId, message }): ProgressState => ({
+      ...state,
+      failures: { ...state.failures, [childId]: message },
+    })),
+  ),
+});
+
+export const loadProgress = createEffect(
+  (actions = inject(Actions), api = inject(Api), clock = inject(Clock)) =>
+    actions.pipe(
+      ofType(ProgressActions.wanted),
+      mergeMap(({ childId }) =>
+        from(
+          api.get(`/children/${childId}/progress?today=${clock.today()}`, ProgressAnswer),
+        ).pipe(
+          map(({ views }) => ProgressActions.loaded({ childId, views })),
+          catchError((error: Error) =>
+            of(ProgressActions.loadFailed({ childId, message: error.message })),
+          ),
+        ),
+      ),
+    ),
+  { functional: true },
+);

@@ -1,0 +1,199 @@
+import { inject } from '@angular/core';
+import { type Prompt, promptsOf, topsOf } from '@gumo/core/activities';
+import { type Asked, type ChildState, type Fact, emptyState, fold, nextPrompt } from '@gumo/core/evidence';
+import type { Activity, Child, Mood, Observation, Sitting, Voiding } from '@gumo/core/vocabulary';
+import { Actions, createEffect, ofType } from '@ngrx/effects';
+import { createActionGroup, createFeature, createReducer, createSelector, on, props } from '@ngrx/store';
+import { catchError, concatMap, from, map, mergeMap, of } from 'rxjs';
+import { Api } from '../common/api';
+import { Clock } from '../common/clock';
+import { Evidence } from './answers';
+import { childrenFeature } from './children';
+import { householdFeature } from './household';
+import { Outbox } from './outbox';
+
+/** Capture kinds that have an answer pad. */
+export const PADS = ['reach', 'count', 'give', 'numeral'] as const;
+
+export const RunActions = createActionGroup({
+  source: 'Run',
+  events: {
+    Begun: props<{ sitting: Sitting }>(),
+    Resumed: props<{ sitting: Sitting; observations: Observation[]; voided: string[] }>(),
+    'Evidence Loaded': props<{ state: ChildState }>(),
+    'Child Chosen': props<{ childId: string }>(),
+    'Range Set': props<{ childId: string; top: number }>(),
+    Noted: props<{ observation: Observation }>(),
+    'Taken Back': props<{ voiding: Voiding }>(),
+    Ended: props<{ sittingId: string; mood: Mood | null }>(),
+  },
+});
+
+interface RunState {
+  readonly sitting: Sitting | null;
+  readonly childId: string | null;
+  /** Range of each child now; easier and harder move it. */
+  readonly tops: Readonly<Record<string, number>>;
+  /** What was known when the sitting began, by child. */
+  readonly evidence: Readonly<Record<string, ChildState>>;
+  readonly observations: readonly Observation[];
+  readonly voided: readonly string[];
+}
+
+const initial: RunState = {
+  sitting: null,
+  childId: null,
+  tops: {},
+  evidence: {},
+  observations: [],
+  voided: [],
+};
+
+function open(sitting: Sitting, observations: Observation[], voided: string[]): RunState {
+  return {
+    sitting,
+    childId: sitting.takers[0]?.childId ?? null,
+    tops: Object.fromEntries(sitting.takers.map((taker) => [taker.childId, taker.top])),
+    evidence: {},
+    observations,
+    voided,
+  };
+}
+
+/** Evidence with one more fact of this sitting; as it was where the fact needs all others too. */
+function folded(evidence: RunState['evidence'], childId: string, fact: Fact): RunState['evidence'] {
+  const known = evidence[childId];
+  const next = known && fold(known, fact);
+  return next && 'state' in next ? { ...evidence, [childId]: next.state } : evidence;
+}
+
+const reducer = createReducer(
+  initial,
+  on(RunActions.begun, (_state, { sitting }): RunState => open(sitting, [], [])),
+  on(RunActions.resumed, (_state, { sitting, observations, voided }): RunState =>
+    open(sitting, observations, voided),
+  ),
+  on(RunActions.evidenceLoaded, (state, { state: known }): RunState => ({
+    ...state,
+    evidence: { ...state.evidence, [known.childId]: known },
+  })),
+  on(RunActions.childChosen, (state, { childId }): RunState => ({ ...state, childId })),
+  on(RunActions.noted, (state, { observation }): RunState => ({
+    ...state,
+    observations: [...state.observations, observation],
+    evidence: folded(state.evidence, observation.childId, { kind: 'observation', observation }),
+  })),
+  on(RunActions.takenBack, (state, { voiding }): RunState => {
+    const childId = state.observations.find((one) => one.id === voiding.observationId)?.childId;
+    return {
+      ...state,
+      voided: [...state.voided, voiding.observationId],
+      evidence: childId ? folded(state.evidence, childId, { kind: 'voiding', voiding }) : state.evidence,
+    };
+  }),
+  on(RunActions.rangeSet, (state, { childId, top }): RunState => ({
+    ...state,
+    tops: { ...state.tops, [childId]: top },
+  })),
+  on(RunActions.ended, (state): RunState => ({ ...state, sitting: null })),
+);
+
+/** The prompt for a child now: chosen by the core from everything within the range. */
+function choosePrompt(
+  activity: Activity,
+  child: Child,
+  top: number,
+  state: ChildState,
+  asked: readonly Asked[],
+  sitting: Sitting,
+): Prompt | null {
+  const pool = promptsOf(activity, top, PADS, child.answerModes);
+  const seed = `${sitting.id}/${asked.length}`;
+  const chosen = nextPrompt(pool, state, asked, sitting.day, seed);
+  return pool.find((prompt) => prompt.key === chosen?.key) ?? null;
+}
+
+export const runFeature = createFeature({
+  name: 'run',
+  reducer,
+  extraSelectors: ({ selectSitting, selectChildId, selectTops, selectEvidence, selectObservations, selectVoided }) => {
+    const selectActivity = createSelector(
+      selectSitting,
+      householdFeature.selectActivityById,
+      (sitting, activities) => (sitting ? (activities.get(sitting.activityId) ?? null) : null),
+    );
+    /** Tries that stand, first to last. */
+    const selectStanding = createSelector(
+      selectObservations,
+      selectVoided,
+      (observations, voided) => observations.filter((one) => !voided.includes(one.id)),
+    );
+    const selectChild = createSelector(
+      selectChildId,
+      childrenFeature.selectChildById,
+      (id, children) => (id === null ? null : (children[id] ?? null)),
+    );
+    const selectRanges = createSelector(selectActivity, (activity) =>
+      activity ? topsOf(activity, PADS) : [],
+    );
+    const selectPrompt = createSelector(
+      selectActivity,
+      selectChild,
+      selectTops,
+      selectEvidence,
+      selectStanding,
+      selectSitting,
+      (activity, child, tops, evidence, standing, sitting) => {
+        const known = child ? evidence[child.id] : undefined;
+        if (!activity || !child || !sitting || !known) return null;
+        const asked = standing
+          .filter((one) => one.childId === child.id)
+          .map((one) => ({ key: `${one.record.kind}-${one.itemId}`, outcome: one.outcome }));
+        const top = tops[child.id] ?? 5;
+        return choosePrompt(activity, child, top, known, asked, sitting);
+      },
+    );
+    return { selectActivity, selectStanding, selectChild, selectRanges, selectPrompt };
+  },
+});
+
+/** What is known of each child when a sitting opens; nothing where the server cannot be reached. */
+export const loadEvidence = createEffect(
+  (actions = inject(Actions), api = inject(Api)) =>
+    actions.pipe(
+      ofType(RunActions.begun, RunActions.resumed),
+      mergeMap(({ sitting }) => sitting.takers.map((taker) => taker.childId)),
+      mergeMap((childId) =>
+        from(api.get(`/children/${childId}/evidence`, Evidence)).pipe(
+          catchError(() => of(emptyState(childId, 'middle'))),
+          map((state) => RunActions.evidenceLoaded({ state })),
+        ),
+      ),
+    ),
+  { functional: true },
+);
+
+/** Everything noted goes through the outbox, in order. */
+export const keepRun = createEffect(
+  (actions = inject(Actions), outbox = inject(Outbox), clock = inject(Clock)) =>
+    actions.pipe(
+      ofType(RunActions.begun, RunActions.noted, RunActions.takenBack, RunActions.ended),
+      concatMap((action) => {
+        switch (action.type) {
+          case RunActions.begun.type:
+            return outbox.put({ kind: 'sitting', sitting: action.sitting });
+          case RunActions.noted.type:
+            return outbox.put({ kind: 'observation', observation: action.observation });
+          case RunActions.takenBack.type:
+            return outbox.put({ kind: 'voiding', voiding: action.voiding });
+          case RunActions.ended.type:
+            return outbox.put({
+              kind: 'end',
+              sittingId: action.sittingId,
+              end: { endedAt: clock.instant(), mood: action.mood },
+            });
+        }
+      }),
+    ),
+  { functional: true, dispatch: false },
+);

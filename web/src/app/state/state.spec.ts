@@ -1,0 +1,115 @@
+import type { ChildState } from '@gumo/core/evidence';
+import { emptyState } from '@gumo/core/evidence';
+import { findActivity } from '@gumo/core/activities';
+import type { Activity, Child, Observation, Sitting } from '@gumo/core/vocabulary';
+import type { DayAnswer } from './answers';
+import { childrenFeature, ChildrenActions } from './children';
+import { DayActions, dayFeature } from './day';
+import { HouseholdActions, householdFeature } from './household';
+import { RunActions, runFeature } from './run';
+
+const child = {
+  id: 'c1',
+  name: 'Wren',
+  answerModes: ['speaks'],
+  policy: 'middle',
+  archived: false,
+  birthDate: '2022-01-01',
+} as unknown as Child;
+
+const sitting = {
+  id: 's1',
+  activityId: 'handfuls',
+  day: '2026-03-10',
+  takers: [{ childId: 'c1', top: 5 }],
+} as unknown as Sitting;
+
+const own = (id: string): Observation =>
+  ({
+    id,
+    childId: 'c1',
+    sittingId: 's1',
+    skillId: 'total-5',
+    itemId: 'n3',
+    at: '2026-03-10T09:00:00.000Z',
+    day: '2026-03-10',
+    outcome: 'own',
+    triedFirst: true,
+    things: [],
+    record: { kind: 'count', n: 3, words: 3, lastWord: 3, skipped: 0, doubled: 0, answer: 3 },
+  }) as unknown as Observation;
+
+describe('the run in the store', () => {
+  const start = { type: 'start' } as never;
+  const rest = {
+    household: householdFeature.reducer(
+      undefined,
+      HouseholdActions.loaded({
+        household: null,
+        activities: [findActivity('handfuls') as Activity],
+      }),
+    ),
+    children: childrenFeature.reducer(undefined, ChildrenActions.loaded({ children: [child] })),
+  };
+  const open = [
+    RunActions.begun({ sitting }),
+    RunActions.evidenceLoaded({ state: emptyState('c1', 'middle') }),
+  ].reduce(runFeature.reducer, runFeature.reducer(undefined, start));
+
+  it('asks within the range, and never the same twice running', () => {
+    let run = open;
+    let last = '';
+    for (let tries = 0; tries < 12; tries++) {
+      const prompt = runFeature.selectPrompt({ ...rest, run } as never);
+      expect(prompt!.expected).toBeLessThanOrEqual(5);
+      expect(prompt!.key).not.toBe(last);
+      last = prompt!.key;
+      const { skillId, itemId } = prompt!;
+      run = runFeature.reducer(
+        run,
+        RunActions.noted({ observation: { ...own(`o${tries}`), skillId, itemId } }),
+      );
+    }
+  });
+
+  it('waits with the first prompt until it is known what the child can do', () => {
+    const run = runFeature.reducer(undefined, RunActions.begun({ sitting }));
+    expect(runFeature.selectPrompt({ ...rest, run } as never)).toBeNull();
+  });
+
+  it('takes a try back from the list and from what is believed', () => {
+    const noted = runFeature.reducer(open, RunActions.noted({ observation: own('o1') }));
+    const two = runFeature.reducer(noted, RunActions.noted({ observation: own('o2') }));
+    const voiding = { id: 'v1', observationId: 'o2', at: '2026-03-10T09:01:00.000Z', notedBy: '' };
+    const back = runFeature.reducer(two, RunActions.takenBack({ voiding }));
+    const standing = runFeature.selectStanding({ ...rest, run: back } as never);
+    expect(standing.map((one) => one.id)).toEqual(['o1']);
+    const scored = (state: typeof back): number =>
+      (state.evidence['c1'] as ChildState).skills['total-5']!.ledger.scored;
+    expect([scored(two), scored(back)]).toEqual([2, 1]);
+  });
+});
+
+describe('the day in the store', () => {
+  const answer = (away: string[]): DayAnswer => ({
+    day: '2026-03-10',
+    sheet: { day: '2026-03-10', away, laidReady: [] },
+    entries: [],
+    ready: [],
+    noSmallParts: [],
+    open: [],
+  });
+
+  it('keeps what was tapped while an older answer comes in', () => {
+    const away = (state: ReturnType<typeof dayFeature.reducer>) => state.answer?.sheet.away;
+    let state = dayFeature.reducer(undefined, DayActions.loaded({ answer: answer([]) }));
+    state = dayFeature.reducer(state, DayActions.presenceToggled({ childId: 'a' }));
+    state = dayFeature.reducer(state, DayActions.presenceToggled({ childId: 'b' }));
+    state = dayFeature.reducer(state, DayActions.sheetKept({ day: '2026-03-10' }));
+    state = dayFeature.reducer(state, DayActions.loaded({ answer: answer(['a']) }));
+    expect(away(state)).toEqual(['a', 'b']);
+    state = dayFeature.reducer(state, DayActions.sheetKept({ day: '2026-03-10' }));
+    state = dayFeature.reducer(state, DayActions.loaded({ answer: answer(['c']) }));
+    expect(away(state)).toEqual(['c']);
+  });
+});
