@@ -20,6 +20,7 @@ export default tseslint.config(
         clearTimeout: 'readonly',
         performance: 'readonly',
         Buffer: 'readonly',
+        document: 'readonly',
       },
     },
   },

@@ -94,7 +94,12 @@ export async function progress() {
     'Whole request, 1,000 days, all skills of the map.',
     '',
     table([
-      ['first time, from all facts', 'again', 'after one more try', 'first after a restart, from the snapshot'],
+      [
+        'first time, from all facts',
+        'again',
+        'after one more try',
+        'first after a restart, from the snapshot',
+      ],
       [ms(rebuilt), ms(median(again)), ms(median(afterOne)), ms(cold)],
     ]),
   ].join('\n');

@@ -61,7 +61,9 @@ async function bareRoute(childId) {
   app.post('/api/observations', express.json(), (request, response) => {
     response.status(201).json({ added: request.body.observations.length });
   });
-  const server = app.listen(0, '127.0.0.1');
+  const server = await new Promise((resolve) => {
+    const started = app.listen(0, '127.0.0.1', () => resolve(started));
+  });
   const rate = await clientsApart(`http://127.0.0.1:${server.address().port}`, childId, 1);
   server.close();
   server.closeAllConnections();
@@ -71,7 +73,10 @@ async function bareRoute(childId) {
 function post(agent, url, body) {
   return new Promise((resolve, reject) => {
     const sent = JSON.stringify(body);
-    const headers = { 'content-type': 'application/json', 'content-length': Buffer.byteLength(sent) };
+    const headers = {
+      'content-type': 'application/json',
+      'content-length': Buffer.byteLength(sent),
+    };
     const asked = request(url, { method: 'POST', agent, headers }, (response) => {
       response.resume().on('end', () => resolve(response.statusCode));
     });
@@ -115,6 +120,15 @@ export async function writes() {
     GUMO_REQUESTS_A_MINUTE: '100000000',
   });
   child.removeAllListeners('exit');
+  try {
+    return await measure(url, folder);
+  } finally {
+    child.kill('SIGTERM');
+    rmSync(folder, { recursive: true, force: true });
+  }
+}
+
+async function measure(url, folder) {
   const host = url.replace('localhost', '127.0.0.1');
   const [first] = await (await fetch(`${host}/api/children`)).json();
   await clientsApart(host, first.id, 1);
@@ -127,8 +141,6 @@ export async function writes() {
       route: await bareRoute(first.id),
     });
   }
-  child.kill('SIGTERM');
-  rmSync(folder, { recursive: true, force: true });
   const rate = (name) => median(rounds.map((one) => one[name])).toFixed(0);
   const ratio = (name) => median(rounds.map((one) => one[name] / one.bare)).toFixed(2);
   return [
@@ -140,8 +152,16 @@ export async function writes() {
       ['', 'a second', 'ratio'],
       ['the same row into the same table, better-sqlite3 alone, a commit each', rate('bare'), '1'],
       ['through the API, one a request', rate('single'), ratio('single')],
-      [`through the API, ${GATHERED} a request, as an outbox gathers them`, rate('gathered'), ratio('gathered')],
-      ['for comparison: requests of a bare Express route that keeps nothing', rate('route'), ratio('route')],
+      [
+        `through the API, ${GATHERED} a request, as an outbox gathers them`,
+        rate('gathered'),
+        ratio('gathered'),
+      ],
+      [
+        'for comparison: requests of a bare Express route that keeps nothing',
+        rate('route'),
+        ratio('route'),
+      ],
     ]),
   ].join('\n');
 }

@@ -30,9 +30,7 @@ export function generate() {
   }));
   const things = THINGS.map((thing) => ({ ...thing, id: uuid(), version: 1 }));
   const household = newHousehold(uuid(), 'Spindle Cottage');
-  const states = new Map(
-    children.map(({ row }) => [row.id, emptyState(row.id, row.policy)]),
-  );
+  const states = new Map(children.map(({ row }) => [row.id, emptyState(row.id, row.policy)]));
   const facts = new Map(children.map(({ row }) => [row.id, []]));
   const sittings = [];
   const observations = [];
@@ -57,7 +55,8 @@ export function generate() {
         const fine = { words: n, lastWord: n, skipped: 0, doubled: 0, answer: n, recounted: false };
         if (right) return { ...base, ...fine };
         if (child.row.name === 'Mirela' || slip < 0.3) return { ...base, ...fine, recounted: true };
-        if (slip < 0.65) return { ...base, ...fine, words: n + 1, lastWord: n + 1, doubled: 1, answer: n + 1 };
+        if (slip < 0.65)
+          return { ...base, ...fine, words: n + 1, lastWord: n + 1, doubled: 1, answer: n + 1 };
         return { ...base, ...fine, words: n - 1, lastWord: n - 1, skipped: 1, answer: n - 1 };
       }
       case 'give':
@@ -85,7 +84,8 @@ export function generate() {
         if (prompt.direction === 'down') return { ...base, stop: Math.max(1, prompt.from - 2) };
         if (prompt.from > 1) return { ...base, stop: prompt.from };
         if (n >= 20) {
-          if (child.row.name === 'Kofi' || slip < 0.4) return { ...base, stop: Math.min(n, 20), leftOut: [15] };
+          if (child.row.name === 'Kofi' || slip < 0.4)
+            return { ...base, stop: Math.min(n, 20), leftOut: [15] };
           return { ...base, stop: Math.min(n - 1, slip < 0.7 ? 29 : 16) };
         }
         return { ...base, stop: Math.max(1, n - 1 - Math.floor(slip * 3)) };
@@ -96,8 +96,10 @@ export function generate() {
   /** Which item a child's own story makes hard. */
   function storyChance(child, prompt, usual) {
     const name = child.row.name;
-    if (name === 'Mirela' && prompt.kind === 'numeral' && [6, 9].includes(prompt.expected)) return 0.25;
-    if (name === 'Kofi' && prompt.kind === 'reach' && prompt.from === 1 && prompt.expected >= 20) return 0.1;
+    if (name === 'Mirela' && prompt.kind === 'numeral' && [6, 9].includes(prompt.expected))
+      return 0.25;
+    if (name === 'Kofi' && prompt.kind === 'reach' && prompt.from === 1 && prompt.expected >= 20)
+      return 0.1;
     return usual;
   }
 
@@ -134,7 +136,13 @@ export function generate() {
         const item = skillOf(prompt.skillId).items.find((one) => one.id === prompt.itemId);
         const usual = chance(child, prompt.skillId, item, progress);
         const right = random() < storyChance(child, prompt, usual);
-        const outcome = right ? 'own' : random() < 0.55 ? 'help' : random() < 0.9 ? 'not-yet' : 'not-now';
+        const outcome = right
+          ? 'own'
+          : random() < 0.55
+            ? 'help'
+            : random() < 0.9
+              ? 'not-yet'
+              : 'not-now';
         const observation = {
           id: uuid(),
           childId: child.row.id,
@@ -188,7 +196,9 @@ export function generate() {
       if (band === 2 && random() < 0.35) return;
       const chosen = pick(activities);
       const least = findActivity(chosen).fromAge;
-      const able = children.filter(({ row }) => dayNumber(day) - dayNumber(row.birthDate) >= least * 365);
+      const able = children.filter(
+        ({ row }) => dayNumber(day) - dayNumber(row.birthDate) >= least * 365,
+      );
       const size = band === 2 ? 2 : 3;
       const names = able
         .map((child) => ({ name: child.row.name, order: random() }))

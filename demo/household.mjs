@@ -93,9 +93,16 @@ export const THINGS = [
   thing('large felt discs', 'counter', 36, 'box 4', disc(58, 5), {
     colors: [{ name: 'blue', count: 36 }],
   }),
-  thing('wooden bobbins', 'counter', 48, 'box 1', { kind: 'rod', lengthMm: 62, diameterMm: 34 }, {
-    interests: ['knitting'],
-  }),
+  thing(
+    'wooden bobbins',
+    'counter',
+    48,
+    'box 1',
+    { kind: 'rod', lengthMm: 62, diameterMm: 34 },
+    {
+      interests: ['knitting'],
+    },
+  ),
   thing('felt balls', 'counter', 30, 'box 2', ball(50), { alike: false }),
   thing('felt snails', 'counter', 8, 'box 5', ball(52), { alike: false, interests: ['snails'] }),
   thing('big beads', 'counter', 40, 'box 6', ball(18), { hazards: ['cord'] }),

@@ -3,7 +3,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { test as base, expect, type Page } from '@playwright/test';
-import axe from 'axe-core';
+import axe, { type AxeResults, type RunOptions } from 'axe-core';
 import { startServer } from '../scripts/lib/steps.mjs';
 
 /** The day and time at which every journey begins. */
@@ -54,7 +54,9 @@ export const test = base.extend<World>({
 export async function seriousFaults(page: Page): Promise<string[]> {
   await page.evaluate(axe.source);
   return page.evaluate(async () => {
-    const { axe } = window as unknown as { axe: typeof import('axe-core') };
+    const { axe } = window as unknown as {
+      axe: { run(on: Document, options: RunOptions): Promise<AxeResults> };
+    };
     const found = await axe.run(document, {
       runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'],
     });

@@ -8,5 +8,10 @@ const lines = Object.entries(file).map(([key, value]) =>
     ? `${JSON.stringify(key)}: [\n${value.map((one) => JSON.stringify(one)).join(',\n')}\n]`
     : `${JSON.stringify(key)}: ${JSON.stringify(value)}`,
 );
-writeFileSync(new URL('../demo/spindle-cottage.json', import.meta.url), `{\n${lines.join(',\n')}\n}\n`);
-process.stdout.write(`${file.observations.length} observations, ${file.sittings.length} sittings\n`);
+writeFileSync(
+  new URL('../demo/spindle-cottage.json', import.meta.url),
+  `{\n${lines.join(',\n')}\n}\n`,
+);
+process.stdout.write(
+  `${file.observations.length} observations, ${file.sittings.length} sittings\n`,
+);

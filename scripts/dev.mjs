@@ -11,9 +11,13 @@ await main(() => {
   compile();
   const running = [
     start(bin('tsc'), ['-b', '--watch', '--preserveWatchOutput', 'core', 'server']),
-    start(process.execPath, ['--watch-path=core/dist', '--watch-path=server/dist', 'server/dist/main.js'], {
-      env: { ...process.env, GUMO_API_ONLY: '1', GUMO_LOG: 'debug' },
-    }),
+    start(
+      process.execPath,
+      ['--watch-path=core/dist', '--watch-path=server/dist', 'server/dist/main.js'],
+      {
+        env: { ...process.env, GUMO_API_ONLY: '1', GUMO_LOG: 'debug' },
+      },
+    ),
     start(bin('ng'), ['serve', '--port', '4200'], { cwd: join(ROOT, 'web') }),
   ];
   const stop = () => running.forEach((child) => child.kill('SIGTERM'));

@@ -57,7 +57,9 @@ for (const theme of ['day', 'evening'] as const) {
 }
 
 for (const width of [390, 640]) {
-  test(`nothing is cut off at ${width} pixels, which is also a laptop at 200 %`, async ({ page }) => {
+  test(`nothing is cut off at ${width} pixels, which is also a laptop at 200 %`, async ({
+    page,
+  }) => {
     await page.setViewportSize({ width, height: 844 });
     for (const path of ['/today', '/children', '/children/new']) {
       await page.goto(new URL(path, page.url()).href);

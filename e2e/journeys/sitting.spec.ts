@@ -1,6 +1,8 @@
 import { expect, test } from '../world';
 
-test('from the morning to the bead: two children, eight tries, one taken back', async ({ page }) => {
+test('from the morning to the bead: two children, eight tries, one taken back', async ({
+  page,
+}) => {
   await expect(page.getByRole('heading', { name: /Tuesday/ })).toBeVisible();
   await expect(page.getByText('Lay ready')).toBeVisible();
   const bobbins = page.getByRole('checkbox', { name: /wooden bobbins/ });

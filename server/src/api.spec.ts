@@ -170,11 +170,32 @@ describe('the API', () => {
       ['nothing at all', 'POST', '/observations', {}, 400, 'observations'],
       ['3 MB', 'POST', '/observations', { x: 'x'.repeat(3_000_000) }, 413, 'body'],
       ['broken JSON', 'POST', '/observations', '{"observations": [', 400, 'body'],
-      ['an unborn child', 'POST', '/children', aChild({ birthDate: '2027-01-01' }), 422, 'birthDate'],
-      ['a day that is none', 'POST', '/children', aChild({ birthDate: '2022-02-30' }), 400, 'birthDate'],
+      [
+        'an unborn child',
+        'POST',
+        '/children',
+        aChild({ birthDate: '2027-01-01' }),
+        422,
+        'birthDate',
+      ],
+      [
+        'a day that is none',
+        'POST',
+        '/children',
+        aChild({ birthDate: '2022-02-30' }),
+        400,
+        'birthDate',
+      ],
       ['a nameless child', 'POST', '/children', aChild({ name: '  ' }), 400, 'name'],
       ['a bad day', 'GET', '/days/2026-13-01', undefined, 400, 'body'],
-      ['an unknown skill', 'GET', `/children/${child.id}/observations?skill=fly`, undefined, 422, 'skill'],
+      [
+        'an unknown skill',
+        'GET',
+        `/children/${child.id}/observations?skill=fly`,
+        undefined,
+        422,
+        'skill',
+      ],
     ];
     for (const [name, method, path, body, status, field] of cases) {
       it(`answers ${name} with ${status} and names ${field}`, async () => {

@@ -59,7 +59,9 @@ describe('a server that is killed', () => {
       expect(answer.status).toBe(201);
       answered.add(one.id);
       // The second one is on its way when the server dies; it may or may not have arrived.
-      const onItsWay = ask(`${url}/observations`, 'POST', { observations: [two] }).catch(() => null);
+      const onItsWay = ask(`${url}/observations`, 'POST', { observations: [two] }).catch(
+        () => null,
+      );
       await kill();
       await onItsWay;
       url = await start();

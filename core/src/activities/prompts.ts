@@ -68,9 +68,7 @@ export function topsOf(activity: Activity, kinds: readonly CaptureKind[]): numbe
     const below = TOPS[i - 1] ?? 0;
     const reach = skills.some((skill) => captureKindOf(skill.id) === 'reach');
     if (top === LOWEST_TOP) return !reach && skills.some((skill) => skill.to <= HALF_RANGE);
-    return skills.some(
-      (skill) => skill.to <= top && (skill.to > below || top === HALF_RANGE),
-    );
+    return skills.some((skill) => skill.to <= top && (skill.to > below || top === HALF_RANGE));
   });
 }
 

@@ -34,7 +34,12 @@ describe('taps on a pad', () => {
     const taps = { ...NO_TAPS, value: 20, leftOut: [15] };
     const record = recordFor(twenty, taps, 'not-yet', 'en');
     expect(slipsOf(record).map((slip) => slip.code)).toEqual(['left-out-15']);
-    const on = recordFor(prompt('say-on-10', 'from-7'), { ...NO_TAPS, fromOne: true }, 'help', 'en');
+    const on = recordFor(
+      prompt('say-on-10', 'from-7'),
+      { ...NO_TAPS, fromOne: true },
+      'help',
+      'en',
+    );
     expect(slipsOf(on).map((slip) => slip.code)).toEqual(['from-one']);
   });
 

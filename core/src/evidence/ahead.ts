@@ -54,4 +54,3 @@ export function triesToChange(
   }
   return null;
 }
-

@@ -76,4 +76,3 @@ export function chanceOfItem(skill: Skill, itemId: string, belief: readonly numb
   if (!item) throw new RangeError(`skill ${skill.id} has no item "${itemId}"`);
   return expected(belief, itemCurve(item, GUESS_CHANCE[skill.answers]));
 }
-

@@ -92,7 +92,10 @@ describe('the fold', () => {
 
   it('survives JSON', () => {
     const state = foldEach([observe(1, 'touch-5', 0, {}), observe(2, 'touch-5', 3, {})]);
-    const again = fold(JSON.parse(JSON.stringify(state)) as ChildState, observe(3, 'touch-5', 5, {}));
+    const again = fold(
+      JSON.parse(JSON.stringify(state)) as ChildState,
+      observe(3, 'touch-5', 5, {}),
+    );
     expect(again).toEqual(fold(state, observe(3, 'touch-5', 5, {})));
   });
 

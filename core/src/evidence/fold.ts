@@ -140,7 +140,7 @@ export function foldAll(childId: string, policy: Policy, facts: readonly Fact[])
 /** Whole days at a time: one replay a day, however many tries it holds. */
 function foldDays(skill: Skill, tries: readonly Try[], policy: Policy): SkillState {
   let state: SkillState | undefined;
-  for (let start = 0; start < tries.length; ) {
+  for (let start = 0; start < tries.length;) {
     const day = (tries[start] as Try).day;
     let end = start;
     while (end < tries.length && (tries[end] as Try).day === day) end++;

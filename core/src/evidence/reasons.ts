@@ -78,7 +78,8 @@ function askedWords(skill: Skill, ledger: Ledger): string {
     return skill.items.length === 2 ? '; both asked' : `; all ${skill.items.length} asked`;
   }
   if (open.length === skill.items.length) return '';
-  const named = open.length > MOST_NAMED ? `${open.length} of ${skill.items.length}` : joinWords(open);
+  const named =
+    open.length > MOST_NAMED ? `${open.length} of ${skill.items.length}` : joinWords(open);
   return `; not asked yet: ${named}`;
 }
 

@@ -18,16 +18,14 @@ const skillWith = (difficulties: number[], answers: Skill['answers']): Skill => 
   matches: [],
   answers,
   to: 6,
-  items: difficulties.map(
-    (difficulty, i): Item => ({
-      id: `n${i}`,
-      label: '',
-      number: i,
-      first: i,
-      form: null,
-      difficulty,
-    }),
-  ),
+  items: difficulties.map((difficulty, i): Item => ({
+    id: `n${i}`,
+    label: '',
+    number: i,
+    first: i,
+    form: null,
+    difficulty,
+  })),
 });
 
 const six = skillWith([-1.5, -0.9, -0.3, 0.3, 0.9, 1.5], 'spoken');

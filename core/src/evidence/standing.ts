@@ -24,4 +24,3 @@ export function standingOf(skill: Skill, state: SkillState | undefined, today: D
 export function isKnown(standing: Standing): boolean {
   return standing === 'secure' || standing === 'come-back';
 }
-

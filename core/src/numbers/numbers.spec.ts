@@ -70,9 +70,7 @@ describe('saying the words', () => {
   });
 
   it('reads what was tapped like what was said', () => {
-    expect(reachOf(tapped({ stop: 18, leftOut: [15] }))).toEqual(
-      up([...row(1, 14), 16, 17, 18]),
-    );
+    expect(reachOf(tapped({ stop: 18, leftOut: [15] }))).toEqual(up([...row(1, 14), 16, 17, 18]));
     expect(reachOf(tapped({ stop: 6, swapped: [[4, 5]] })).slips[0]!.kind).toBe('swapped');
     expect(reachOf(tapped({ stop: 6, repeated: [3] })).reach).toBe(3);
   });

@@ -21,6 +21,22 @@ type Step = 'match' | 'left-out' | 'swapped' | 'said-twice' | 'foreign';
 /** On equal edits and equal kinds the earlier one wins. */
 const PREFERENCE: readonly Step[] = ['match', 'left-out', 'swapped', 'said-twice', 'foreign'];
 
+/** How many words said, and how many numbers of the row, each step takes. */
+const WORDS_OF: Record<Step, number> = {
+  match: 1,
+  'left-out': 0,
+  swapped: 2,
+  'said-twice': 1,
+  foreign: 1,
+};
+const NUMBERS_OF: Record<Step, number> = {
+  match: 1,
+  'left-out': 1,
+  swapped: 2,
+  'said-twice': 0,
+  foreign: 0,
+};
+
 interface Path {
   readonly edits: number;
   readonly kinds: ReadonlySet<Step>;
@@ -126,18 +142,23 @@ function readPath(
     marks.push(row() - sign);
   };
   for (const step of path.steps) {
-    if (step === 'match') (i++, j++);
-    else if (step === 'left-out') (slip('left-out', [row()]), j++);
-    else if (step === 'said-twice') (slip('said-twice', [said[i] as number]), i++);
-    else if (step === 'foreign') (slip('foreign', [said[i] as number]), i++);
-    else {
-      slip('swapped', [row(), row() + sign].sort((a, b) => a - b));
-      i += 2;
-      j += 2;
+    const word = said[i] as number;
+    if (step === 'left-out') slip('left-out', [row()]);
+    else if (step === 'said-twice' || step === 'foreign') slip(step, [word]);
+    else if (step === 'swapped') {
+      slip(
+        'swapped',
+        [row(), row() + sign].sort((x, y) => x - y),
+      );
     }
+    i += WORDS_OF[step];
+    j += NUMBERS_OF[step];
   }
   const last = row() - sign;
-  if (stall !== null) (slips.push({ kind: 'stall', numbers: [stall] }), marks.push(last));
+  if (stall !== null) {
+    slips.push({ kind: 'stall', numbers: [stall] });
+    marks.push(last);
+  }
   const valid = (n: number): number | null => (sign * (n - start) < 0 ? null : n);
   return { reach: valid(marks[0] ?? last), forgiven: valid(marks[1] ?? last), slips };
 }

@@ -27,7 +27,11 @@ export const GOALS: readonly Goal[] = [
   goal('K.CC.A.1', COMMON_CORE, 'Counts to one hundred by ones and by tens.'),
   goal('K.CC.A.2', COMMON_CORE, 'Counts on from a given number instead of from one.'),
   goal('K.CC.A.3', COMMON_CORE, 'Writes 0 to 20 and puts a numeral to an amount from 0 to 20.'),
-  goal('K.CC.B.4a', COMMON_CORE, 'Says one number name for each thing and one thing for each name.'),
+  goal(
+    'K.CC.B.4a',
+    COMMON_CORE,
+    'Says one number name for each thing and one thing for each name.',
+  ),
   goal('K.CC.B.4b', COMMON_CORE, 'The last name said is how many, however the things lie.'),
   goal('K.CC.B.4c', COMMON_CORE, 'Each next number name means one more.'),
   goal(

@@ -90,7 +90,10 @@ describe('laying ready', () => {
     ];
     const lines = layReady(
       planned,
-      [thing({ count: 20, colors: [{ name: 'blue', count: 20 }] }), thing({ name: 'felt balls', alike: false })],
+      [
+        thing({ count: 20, colors: [{ name: 'blue', count: 20 }] }),
+        thing({ name: 'felt balls', alike: false }),
+      ],
       { noSmallParts: false },
     );
     const counters = lines[0]!;
@@ -101,7 +104,12 @@ describe('laying ready', () => {
   });
 
   it('prefers what is safe for the youngest who is here', () => {
-    const big = thing({ name: 'felt discs', count: 30, shape: { kind: 'disc', diameterMm: 60, thicknessMm: 8 }, colors: [] });
+    const big = thing({
+      name: 'felt discs',
+      count: 30,
+      shape: { kind: 'disc', diameterMm: 60, thicknessMm: 8 },
+      colors: [],
+    });
     const planned = [{ activity: handfuls, sizes: { tops: [5] } }];
     const line = (noSmallParts: boolean) =>
       layReady(planned, [thing({}), big], { noSmallParts }).find((one) => one.use === 'counter');

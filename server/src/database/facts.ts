@@ -63,9 +63,7 @@ export function factsIn(db: Database): Facts {
   const seen = `SELECT f.seq, f.body,
       EXISTS (SELECT 1 FROM facts v WHERE v.voids = f.id) AS voided
     FROM facts f WHERE f.kind = 'observation'`;
-  const page = db.prepare(
-    `${seen} AND f.child_id = ? AND f.seq < ? ORDER BY f.seq DESC LIMIT ?`,
-  );
+  const page = db.prepare(`${seen} AND f.child_id = ? AND f.seq < ? ORDER BY f.seq DESC LIMIT ?`);
   const pageOfSkill = db.prepare(
     `${seen} AND f.child_id = ? AND f.skill_id = ? AND f.seq < ? ORDER BY f.seq DESC LIMIT ?`,
   );
@@ -93,8 +91,7 @@ export function factsIn(db: Database): Facts {
       }),
     addVoiding(voiding) {
       const target = byId.get(voiding.observationId) as
-        | { kind: string; childId: string; day: string }
-        | undefined;
+        { kind: string; childId: string; day: string } | undefined;
       if (target?.kind !== 'observation') {
         throw new Problem(422, 'The observation to take back is not known here.', [
           { field: 'observationId', message: 'is not known' },

@@ -1,4 +1,13 @@
-import { closeSync, existsSync, mkdirSync, openSync, readSync, readdirSync, readFileSync, statSync } from 'node:fs';
+import {
+  closeSync,
+  existsSync,
+  mkdirSync,
+  openSync,
+  readSync,
+  readdirSync,
+  readFileSync,
+  statSync,
+} from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import Database from 'better-sqlite3';
@@ -74,7 +83,9 @@ const damaged = (path: string): string =>
  * Marks of a database, read without writing. SQLite reads them, not we: after a power cut the
  * newest ones may still stand in the log beside the file. Null when they cannot be read.
  */
-function readThrough(path: string): { application: number; version: number; tables: number } | null {
+function readThrough(
+  path: string,
+): { application: number; version: number; tables: number } | null {
   let db: Database.Database | undefined;
   try {
     db = new Database(path, { readonly: true });

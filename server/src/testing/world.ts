@@ -12,7 +12,12 @@ export const TODAY = '2026-03-10';
 export interface World {
   readonly url: string;
   readonly folder: string;
-  ask(method: string, path: string, body?: unknown, headers?: Record<string, string>): Promise<Answer>;
+  ask(
+    method: string,
+    path: string,
+    body?: unknown,
+    headers?: Record<string, string>,
+  ): Promise<Answer>;
   close(): Promise<void>;
 }
 
@@ -50,7 +55,8 @@ export async function ask(
   body?: unknown,
   headers: Record<string, string> = { 'content-type': 'application/json' },
 ): Promise<Answer> {
-  const sent = body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) };
+  const sent =
+    body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) };
   const response = await fetch(url, { method, headers, ...sent });
   const text = await response.text();
   return {

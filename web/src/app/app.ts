@@ -13,7 +13,6 @@ import { Store } from '@ngrx/store';
 import { filter, map } from 'rxjs';
 import { Icon, type IconName } from './common/icon';
 import { ThemeChoice } from './common/theme';
-import { ChildrenActions } from './state/children';
 import { HouseholdActions, householdFeature } from './state/household';
 import { outboxFeature } from './state/outbox';
 
@@ -77,7 +76,6 @@ export class App {
 
   constructor() {
     this.store.dispatch(HouseholdActions.opened());
-    this.store.dispatch(ChildrenActions.opened());
   }
 
   protected toggleTheme(): void {

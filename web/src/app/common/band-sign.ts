@@ -38,7 +38,7 @@ const SIGN: Record<Band, string> = {
     path {
       fill: none;
       stroke: currentColor;
-      stroke-width: 2.200;
+      stroke-width: 2.2;
       stroke-linecap: round;
       stroke-linejoin: round;
     }

@@ -5,7 +5,12 @@ import { ChangeDetectionStrategy, Component, input, output } from '@angular/core
   selector: 'gumo-number-strip',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <div class="strip" role="group" [attr.aria-label]="label()" [class.many]="numbers().length > 11">
+    <div
+      class="strip"
+      role="group"
+      [attr.aria-label]="label()"
+      [class.many]="numbers().length > 11"
+    >
       @for (n of numbers(); track n) {
         <button
           type="button"

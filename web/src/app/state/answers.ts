@@ -1,4 +1,12 @@
-import { Activity, Child, DaySheet, Household, Observation, PlanEntry, Sitting } from '@gumo/core/vocabulary';
+import {
+  Activity,
+  Child,
+  DaySheet,
+  Household,
+  Observation,
+  PlanEntry,
+  Sitting,
+} from '@gumo/core/vocabulary';
 import type { ChildState } from '@gumo/core/evidence';
 import * as v from 'valibot';
 
@@ -73,8 +81,7 @@ export const Tops = v.array(v.object({ childId: v.string(), top: v.number() }));
 
 /** The state of the fold is the core's own; its outline is checked, its inside is not. */
 export const Evidence = v.custom<ChildState>(
-  (value) =>
-    typeof value === 'object' && value !== null && 'rules' in value && 'skills' in value,
+  (value) => typeof value === 'object' && value !== null && 'rules' in value && 'skills' in value,
   'must be a child state',
 );
 

@@ -26,8 +26,8 @@ function events(): Observable<Change | 'open'> {
 
 /** What changed on the server, on this or another device, is loaded again where it is on screen. */
 export const followChanges = createEffect(
-  (actions = inject(Actions), store = inject(Store), outbox = inject(Outbox)) =>
-    actions.pipe(
+  (actions = inject(Actions), store = inject(Store), outbox = inject(Outbox)) => {
+    return actions.pipe(
       ofType(HouseholdActions.opened),
       switchMap(events),
       concatLatestFrom(() => [
@@ -53,6 +53,7 @@ export const followChanges = createEffect(
         }
         return from(wanted);
       }),
-    ),
+    );
+  },
   { functional: true },
 );

@@ -2,10 +2,19 @@ import { inject } from '@angular/core';
 import type { Child } from '@gumo/core/vocabulary';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
 import { createEntityAdapter, type EntityState } from '@ngrx/entity';
-import { createActionGroup, createFeature, createReducer, createSelector, emptyProps, on, props } from '@ngrx/store';
+import {
+  createActionGroup,
+  createFeature,
+  createReducer,
+  createSelector,
+  emptyProps,
+  on,
+  props,
+} from '@ngrx/store';
 import { catchError, from, map, of, switchMap } from 'rxjs';
 import { Api } from '../common/api';
 import { Children } from './answers';
+import { HouseholdActions } from './household';
 
 export const ChildrenActions = createActionGroup({
   source: 'Children',
@@ -55,15 +64,16 @@ export const childrenFeature = createFeature({
 });
 
 export const loadChildren = createEffect(
-  (actions = inject(Actions), api = inject(Api)) =>
-    actions.pipe(
-      ofType(ChildrenActions.opened),
+  (actions = inject(Actions), api = inject(Api)) => {
+    return actions.pipe(
+      ofType(HouseholdActions.opened, ChildrenActions.opened),
       switchMap(() =>
         from(api.get('/children', Children)).pipe(
           map((children) => ChildrenActions.loaded({ children })),
           catchError((error: Error) => of(ChildrenActions.loadFailed({ message: error.message }))),
         ),
       ),
-    ),
+    );
+  },
   { functional: true },
 );

@@ -2,7 +2,15 @@ import { inject } from '@angular/core';
 import { DaySheet } from '@gumo/core/vocabulary';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
 import { concatLatestFrom } from '@ngrx/operators';
-import { Store, createActionGroup, createFeature, createReducer, createSelector, on, props } from '@ngrx/store';
+import {
+  Store,
+  createActionGroup,
+  createFeature,
+  createReducer,
+  createSelector,
+  on,
+  props,
+} from '@ngrx/store';
 import { EMPTY, catchError, concatMap, from, map, of, switchMap } from 'rxjs';
 import { Api } from '../common/api';
 import { DayAnswer } from './answers';
@@ -75,8 +83,8 @@ export const dayFeature = createFeature({
 });
 
 export const loadDay = createEffect(
-  (actions = inject(Actions), api = inject(Api)) =>
-    actions.pipe(
+  (actions = inject(Actions), api = inject(Api)) => {
+    return actions.pipe(
       ofType(DayActions.opened),
       switchMap(({ day }) =>
         from(api.get(`/days/${day}`, DayAnswer)).pipe(
@@ -84,14 +92,15 @@ export const loadDay = createEffect(
           catchError((error: Error) => of(DayActions.loadFailed({ message: error.message }))),
         ),
       ),
-    ),
+    );
+  },
   { functional: true },
 );
 
 /** A tick or a presence is on screen at once and kept behind it. */
 export const keepSheet = createEffect(
-  (actions = inject(Actions), api = inject(Api), store = inject(Store)) =>
-    actions.pipe(
+  (actions = inject(Actions), api = inject(Api), store = inject(Store)) => {
+    return actions.pipe(
       ofType(DayActions.presenceToggled, DayActions.lineTicked),
       concatLatestFrom(() => store.select(dayFeature.selectAnswer)),
       concatMap(([, answer]) => {
@@ -99,19 +108,23 @@ export const keepSheet = createEffect(
         const { day, sheet } = answer;
         return from(api.send('PUT', `/days/${day}`, sheet, DaySheet)).pipe(
           map(() => DayActions.sheetKept({ day })),
-          catchError((error: Error) => of(DayActions.sheetRefused({ message: error.message, day }))),
+          catchError((error: Error) =>
+            of(DayActions.sheetRefused({ message: error.message, day })),
+          ),
         );
       }),
-    ),
+    );
+  },
   { functional: true },
 );
 
 /** Who is here changes what lies ready. */
 export const reloadAfterPresence = createEffect(
-  (actions = inject(Actions)) =>
-    actions.pipe(
+  (actions = inject(Actions)) => {
+    return actions.pipe(
       ofType(DayActions.sheetKept),
       map(({ day }) => DayActions.opened({ day })),
-    ),
+    );
+  },
   { functional: true },
 );

@@ -1,7 +1,15 @@
 import { inject } from '@angular/core';
 import type { Activity, Household } from '@gumo/core/vocabulary';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
-import { createActionGroup, createFeature, createReducer, createSelector, emptyProps, on, props } from '@ngrx/store';
+import {
+  createActionGroup,
+  createFeature,
+  createReducer,
+  createSelector,
+  emptyProps,
+  on,
+  props,
+} from '@ngrx/store';
 import { catchError, from, map, of, switchMap } from 'rxjs';
 import { Api } from '../common/api';
 import { Activities, MaybeHousehold } from './answers';
@@ -48,20 +56,18 @@ export const householdFeature = createFeature({
 });
 
 export const loadHousehold = createEffect(
-  (actions = inject(Actions), api = inject(Api)) =>
-    actions.pipe(
+  (actions = inject(Actions), api = inject(Api)) => {
+    return actions.pipe(
       ofType(HouseholdActions.opened),
       switchMap(() =>
         from(
-          Promise.all([
-            api.get('/household', MaybeHousehold),
-            api.get('/activities', Activities),
-          ]),
+          Promise.all([api.get('/household', MaybeHousehold), api.get('/activities', Activities)]),
         ).pipe(
           map(([household, activities]) => HouseholdActions.loaded({ household, activities })),
           catchError((error: Error) => of(HouseholdActions.loadFailed({ message: error.message }))),
         ),
       ),
-    ),
+    );
+  },
   { functional: true },
 );

@@ -43,7 +43,10 @@ export const outboxFeature = createFeature({
       waiting,
       reachable,
     })),
-    on(OutboxActions.refused, (state, { message }): OutboxState => ({ ...state, refused: message })),
+    on(OutboxActions.refused, (state, { message }): OutboxState => ({
+      ...state,
+      refused: message,
+    })),
   ),
 });
 

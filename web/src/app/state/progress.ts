@@ -39,19 +39,18 @@ export const progressFeature = createFeature({
 });
 
 export const loadProgress = createEffect(
-  (actions = inject(Actions), api = inject(Api), clock = inject(Clock)) =>
-    actions.pipe(
+  (actions = inject(Actions), api = inject(Api), clock = inject(Clock)) => {
+    return actions.pipe(
       ofType(ProgressActions.wanted),
       mergeMap(({ childId }) =>
-        from(
-          api.get(`/children/${childId}/progress?today=${clock.today()}`, ProgressAnswer),
-        ).pipe(
+        from(api.get(`/children/${childId}/progress?today=${clock.today()}`, ProgressAnswer)).pipe(
           map(({ views }) => ProgressActions.loaded({ childId, views })),
           catchError((error: Error) =>
             of(ProgressActions.loadFailed({ childId, message: error.message })),
           ),
         ),
       ),
-    ),
+    );
+  },
   { functional: true },
 );

@@ -1,9 +1,23 @@
 import { inject } from '@angular/core';
 import { type Prompt, promptsOf, topsOf } from '@gumo/core/activities';
-import { type Asked, type ChildState, type Fact, emptyState, fold, nextPrompt } from '@gumo/core/evidence';
+import {
+  type Asked,
+  type ChildState,
+  type Fact,
+  emptyState,
+  fold,
+  nextPrompt,
+} from '@gumo/core/evidence';
 import type { Activity, Child, Mood, Observation, Sitting, Voiding } from '@gumo/core/vocabulary';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
-import { createActionGroup, createFeature, createReducer, createSelector, on, props } from '@ngrx/store';
+import {
+  createActionGroup,
+  createFeature,
+  createReducer,
+  createSelector,
+  on,
+  props,
+} from '@ngrx/store';
 import { catchError, concatMap, from, map, mergeMap, of } from 'rxjs';
 import { Api } from '../common/api';
 import { Clock } from '../common/clock';
@@ -88,7 +102,9 @@ const reducer = createReducer(
     return {
       ...state,
       voided: [...state.voided, voiding.observationId],
-      evidence: childId ? folded(state.evidence, childId, { kind: 'voiding', voiding }) : state.evidence,
+      evidence: childId
+        ? folded(state.evidence, childId, { kind: 'voiding', voiding })
+        : state.evidence,
     };
   }),
   on(RunActions.rangeSet, (state, { childId, top }): RunState => ({
@@ -116,7 +132,14 @@ function choosePrompt(
 export const runFeature = createFeature({
   name: 'run',
   reducer,
-  extraSelectors: ({ selectSitting, selectChildId, selectTops, selectEvidence, selectObservations, selectVoided }) => {
+  extraSelectors: ({
+    selectSitting,
+    selectChildId,
+    selectTops,
+    selectEvidence,
+    selectObservations,
+    selectVoided,
+  }) => {
     const selectActivity = createSelector(
       selectSitting,
       householdFeature.selectActivityById,
@@ -159,8 +182,8 @@ export const runFeature = createFeature({
 
 /** What is known of each child when a sitting opens; nothing where the server cannot be reached. */
 export const loadEvidence = createEffect(
-  (actions = inject(Actions), api = inject(Api)) =>
-    actions.pipe(
+  (actions = inject(Actions), api = inject(Api)) => {
+    return actions.pipe(
       ofType(RunActions.begun, RunActions.resumed),
       mergeMap(({ sitting }) => sitting.takers.map((taker) => taker.childId)),
       mergeMap((childId) =>
@@ -169,14 +192,15 @@ export const loadEvidence = createEffect(
           map((state) => RunActions.evidenceLoaded({ state })),
         ),
       ),
-    ),
+    );
+  },
   { functional: true },
 );
 
 /** Everything noted goes through the outbox, in order. */
 export const keepRun = createEffect(
-  (actions = inject(Actions), outbox = inject(Outbox), clock = inject(Clock)) =>
-    actions.pipe(
+  (actions = inject(Actions), outbox = inject(Outbox), clock = inject(Clock)) => {
+    return actions.pipe(
       ofType(RunActions.begun, RunActions.noted, RunActions.takenBack, RunActions.ended),
       concatMap((action) => {
         switch (action.type) {
@@ -194,6 +218,7 @@ export const keepRun = createEffect(
             });
         }
       }),
-    ),
+    );
+  },
   { functional: true, dispatch: false },
 );

@@ -40,8 +40,9 @@ const KINDS: readonly Standing[] = ['not-met', 'started', 'nearly', 'secure', 'c
   selector: 'gumo-bead-strings',
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [Bead],
+  host: { '(keydown)': 'walk($event)' },
   template: `
-    <div class="strings" (keydown)="walk($event)">
+    <div class="strings">
       @for (row of rows(); track row.strand + $index) {
         <div class="row" [class.first]="row.title !== ''" [style.block-size.px]="height">
           @if (row.title !== '') {
@@ -191,7 +192,10 @@ export class BeadStrings {
           strand,
           title: r === 0 ? STRAND_TITLES[strand] : '',
           places,
-          thread: thread(places.map((place) => place.x), r === count - 1),
+          thread: thread(
+            places.map((place) => place.x),
+            r === count - 1,
+          ),
         };
       });
     });
@@ -227,9 +231,7 @@ export class BeadStrings {
     const next = beside[event.key];
     if (!next) return;
     event.preventDefault();
-    this.host.nativeElement
-      .querySelector<HTMLElement>(`[data-skill="${next.skill.id}"]`)
-      ?.focus();
+    this.host.nativeElement.querySelector<HTMLElement>(`[data-skill="${next.skill.id}"]`)?.focus();
   }
 }
 

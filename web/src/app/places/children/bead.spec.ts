@@ -13,7 +13,9 @@ describe('a bead', () => {
       await fixture.whenStable();
       const host = fixture.nativeElement as HTMLElement;
       const shapes = [...host.querySelectorAll('circle, path')];
-      looks.add(shapes.map((shape) => shape.getAttribute('class')! + shape.getAttribute('d')).join());
+      looks.add(
+        shapes.map((shape) => shape.getAttribute('class')! + shape.getAttribute('d')).join(),
+      );
     }
     expect(looks.size).toBe(all.length);
   });

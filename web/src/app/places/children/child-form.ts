@@ -1,5 +1,21 @@
-import { ChangeDetectionStrategy, Component, ElementRef, computed, effect, inject, input, signal, untracked } from '@angular/core';
-import { FormBuilder, ReactiveFormsModule, Validators, type AbstractControl, type ValidationErrors } from '@angular/forms';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  ElementRef,
+  computed,
+  effect,
+  inject,
+  input,
+  signal,
+  untracked,
+} from '@angular/core';
+import {
+  FormBuilder,
+  ReactiveFormsModule,
+  Validators,
+  type AbstractControl,
+  type ValidationErrors,
+} from '@angular/forms';
 import { MatCheckboxModule } from '@angular/material/checkbox';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
@@ -138,8 +154,14 @@ export class ChildForm {
     const free = <T>(all: readonly T[], taken: readonly T[]): T =>
       all.find((one) => !taken.includes(one)) ?? (all[0] as T);
     this.form.patchValue({
-      shape: free(PEG_SHAPES, children.map((child) => child.mark.shape)),
-      color: free(PEG_COLORS, children.map((child) => child.mark.color)),
+      shape: free(
+        PEG_SHAPES,
+        children.map((child) => child.mark.shape),
+      ),
+      color: free(
+        PEG_COLORS,
+        children.map((child) => child.mark.color),
+      ),
     });
   }
 
@@ -192,7 +214,9 @@ export class ChildForm {
   }
 
   private focusFirstFault(): void {
-    this.host.nativeElement.querySelector<HTMLElement>('input.ng-invalid, textarea.ng-invalid')?.focus();
+    this.host.nativeElement
+      .querySelector<HTMLElement>('input.ng-invalid, textarea.ng-invalid')
+      ?.focus();
   }
 
   /** Puts each message of the server beside its field; the rest stands above the buttons. */

@@ -1,4 +1,13 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, output, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  input,
+  output,
+  signal,
+} from '@angular/core';
 import { slipsOf } from '@gumo/core/evidence';
 import { findItem, findSkill, skillOf } from '@gumo/core/skills';
 import type { Observation } from '@gumo/core/vocabulary';
@@ -86,4 +95,3 @@ export class OpenedBead {
       .join(', ');
   }
 }
-

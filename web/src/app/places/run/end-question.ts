@@ -26,14 +26,16 @@ const MOOD_WORDS: Record<Mood, string> = {
       <h2 id="end-question">How was it?</h2>
       <div class="moods">
         @for (mood of moods; track mood) {
-          <button type="button" class="button outlined" (click)="ended.emit(mood)">
+          <button type="button" class="button outlined" (click)="answered.emit(mood)">
             {{ words[mood] }}
           </button>
         }
       </div>
       <div class="rest">
         <button type="button" class="button" (click)="canceled.emit()">Not over yet</button>
-        <button type="button" class="button" (click)="ended.emit(null)">End without a word</button>
+        <button type="button" class="button" (click)="answered.emit(null)">
+          End without a word
+        </button>
       </div>
     </div>
   `,
@@ -77,7 +79,7 @@ const MOOD_WORDS: Record<Mood, string> = {
   `,
 })
 export class EndQuestion {
-  readonly ended = output<Mood | null>();
+  readonly answered = output<Mood | null>();
   readonly canceled = output();
   protected readonly moods = MOODS;
   protected readonly words = MOOD_WORDS;

@@ -1,7 +1,25 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, linkedSignal, signal, untracked } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  input,
+  linkedSignal,
+  signal,
+  untracked,
+} from '@angular/core';
 import { LiveAnnouncer } from '@angular/cdk/a11y';
 import { Router } from '@angular/router';
-import { NO_TAPS, type Taps, acknowledge, choicesFor, isRight, neighborTop, recordFor } from '@gumo/core/activities';
+import {
+  NO_TAPS,
+  type Taps,
+  acknowledge,
+  choicesFor,
+  isRight,
+  neighborTop,
+  recordFor,
+} from '@gumo/core/activities';
 import { findItem } from '@gumo/core/skills';
 import { mustNotMeetSmallParts } from '@gumo/core/things';
 import type { Mood, Observation, Outcome } from '@gumo/core/vocabulary';

@@ -54,7 +54,9 @@ export interface EntryView {
           type="button"
           class="button"
           [class.filled]="next()"
-          [attr.aria-label]="(view().openSitting ? 'Go on with ' : 'Begin ') + view().activity?.title"
+          [attr.aria-label]="
+            (view().openSitting ? 'Go on with ' : 'Begin ') + view().activity?.title
+          "
           (click)="begun.emit()"
         >
           {{ view().openSitting ? 'Go on' : 'Begin' }}
