@@ -110,6 +110,7 @@ export class Outbox {
   private async drain(): Promise<void> {
     const db = await this.database;
     const children = new Set<string>();
+    let sent = false;
     for (;;) {
       const keys = await db.getAllKeys('waiting', null, MOST_AT_ONCE);
       const parcels = await db.getAll('waiting', null, MOST_AT_ONCE);
@@ -132,10 +133,11 @@ export class Outbox {
         await this.setAside(db, batch, error.message);
       }
       for (const key of keys.slice(0, count)) await db.delete('waiting', key);
+      sent = true;
       for (const one of batch) for (const id of childrenOf(one)) children.add(id);
     }
     this.store.dispatch(OutboxActions.counted({ waiting: 0, reachable: true }));
-    if (children.size > 0) this.store.dispatch(OutboxActions.emptied({ childIds: [...children] }));
+    if (sent) this.store.dispatch(OutboxActions.emptied({ childIds: [...children] }));
   }
 
   /** What the server will never take is kept apart and said, not thrown away. */

@@ -20,7 +20,6 @@ import {
 } from '@ngrx/store';
 import { catchError, concatMap, from, map, mergeMap, of } from 'rxjs';
 import { Api } from '../common/api';
-import { Clock } from '../common/clock';
 import { Evidence } from './answers';
 import { childrenFeature } from './children';
 import { householdFeature } from './household';
@@ -39,7 +38,7 @@ export const RunActions = createActionGroup({
     'Range Set': props<{ childId: string; top: number }>(),
     Noted: props<{ observation: Observation }>(),
     'Taken Back': props<{ voiding: Voiding }>(),
-    Ended: props<{ sittingId: string; mood: Mood | null }>(),
+    Ended: props<{ sittingId: string; endedAt: string; mood: Mood | null }>(),
   },
 });
 
@@ -199,7 +198,7 @@ export const loadEvidence = createEffect(
 
 /** Everything noted goes through the outbox, in order. */
 export const keepRun = createEffect(
-  (actions = inject(Actions), outbox = inject(Outbox), clock = inject(Clock)) => {
+  (actions = inject(Actions), outbox = inject(Outbox)) => {
     return actions.pipe(
       ofType(RunActions.begun, RunActions.noted, RunActions.takenBack, RunActions.ended),
       concatMap((action) => {
@@ -214,7 +213,7 @@ export const keepRun = createEffect(
             return outbox.put({
               kind: 'end',
               sittingId: action.sittingId,
-              end: { endedAt: clock.instant(), mood: action.mood },
+              end: { endedAt: action.endedAt, mood: action.mood },
             });
         }
       }),

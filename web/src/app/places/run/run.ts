@@ -223,7 +223,10 @@ export class Run {
     const sitting = this.sitting();
     if (!sitting) return;
     const child = [...new Set(this.observations().map((one) => one.childId))];
-    this.store.dispatch(RunActions.ended({ sittingId: sitting.id, mood }));
+    // A device's clock may have been set back since the sitting began.
+    const now = this.clock.instant();
+    const endedAt = now < sitting.startedAt ? sitting.startedAt : now;
+    this.store.dispatch(RunActions.ended({ sittingId: sitting.id, endedAt, mood }));
     void this.router.navigate(['/today'], {
       queryParams: child.length > 0 ? { ended: sitting.activityId, child } : {},
     });
