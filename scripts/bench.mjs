@@ -11,6 +11,9 @@ await main(async () => {
     transfer: async () => (await import('../bench/transfer.mjs')).transfer(),
     writes: async () => (await import('../bench/writes.mjs')).writes(),
     progress: async () => (await import('../bench/progress.mjs')).progress(),
+    fold: async () => (await import('../bench/fold.mjs')).folding(),
+    decisions: async () => (await import('../bench/decisions.mjs')).decisions(),
+    look: async () => (await import('../bench/first-look.mjs')).firstLook(),
   };
   const named = process.argv.slice(2).filter((name) => name in all);
   const chosen = named.length > 0 ? named : Object.keys(all);

@@ -1,4 +1,6 @@
+export { captureKindOf, isAnsweredByNumber } from './kinds.js';
 export * from './library.js';
+export * from './next-steps.js';
 export * from './prompts.js';
 export * from './quantity.js';
 export * from './taps.js';

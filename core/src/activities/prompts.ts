@@ -5,9 +5,10 @@ import {
   isKnown,
   standingOf,
 } from '../evidence/index.js';
-import { capital, numberWord } from '../numbers/index.js';
 import { type Item, type Skill, findItem, matchSkills, skillOf } from '../skills/index.js';
 import type { Activity, AnswerMode, CaptureKind, Day, Layout } from '../vocabulary/index.js';
+import { asking } from './asks.js';
+import { captureKindOf, familyOf } from './kinds.js';
 
 /** What an educator asks now: the sentence to say, what lies there, and what is expected. */
 export interface Prompt extends Candidate {
@@ -21,39 +22,15 @@ export interface Prompt extends Candidate {
   readonly from: number;
   readonly direction: 'up' | 'down';
   readonly layout: Layout | null;
+  /** What the item is made of, and what sets it apart; see the skill map. */
+  readonly parts: readonly number[];
+  readonly form: string | null;
 }
 
 /** Ranges that the number activities are given in, as their top. */
 const LOWEST_TOP = 3;
 const HALF_RANGE = 5;
 const TOPS = [LOWEST_TOP, HALF_RANGE, 10, 20, 50, 100];
-/** Words to go on for, from a number that is not one (own arithmetic: "on from 7: 8, 9, 10"). */
-const GO_ON = 3;
-
-const KIND_OF_FAMILY: Readonly<Record<string, CaptureKind>> = {
-  say: 'reach',
-  'say-back': 'reach',
-  'say-on': 'reach',
-  'say-next': 'after',
-  touch: 'count',
-  total: 'count',
-  layout: 'count',
-  give: 'give',
-  name: 'numeral',
-  match: 'numeral',
-  order: 'order',
-  gap: 'gap',
-  write: 'draw',
-  place: 'place',
-};
-
-const familyOf = (skillId: string): string => skillId.replace(/-[a-z0-9]+$/, '');
-
-/** The capture kind that records a skill; *note* where no other fits. */
-export function captureKindOf(skillId: string): CaptureKind {
-  return KIND_OF_FAMILY[familyOf(skillId)] ?? 'note';
-}
-
 /** Skills of an activity that can be recorded with the given kinds, in the order of the map. */
 export function skillsFor(activity: Activity, kinds: readonly CaptureKind[]): Skill[] {
   return matchSkills(activity.skills)
@@ -103,7 +80,7 @@ export function topFor(
 }
 
 const standing = (skill: Skill, state: ChildState, today: Day): Standing =>
-  standingOf(skill, state.skills[skill.id], today);
+  standingOf(skill, state, today);
 
 /** The range one step down or up from a top; the same where there is none. */
 export function neighborTop(tops: readonly number[], top: number, step: -1 | 1): number {
@@ -144,87 +121,19 @@ export function promptFor(
   const item = findItem(skillId, itemId);
   if (!item) return null;
   const kind = captureKindOf(skillId);
-  const n = item.number;
-  const speaks = modes.includes('speaks');
-  const base = {
+  const found = asking(skillOf(skillId), item, modes.includes('speaks'));
+  return {
     kind,
     skillId,
     itemId,
     key: `${kind}-${itemId}`,
-    expected: n,
-    from: 1,
-    direction: 'up' as const,
-    layout: null,
+    ask: found.ask,
+    lay: found.lay,
+    expected: found.expected ?? item.number,
+    from: found.from ?? 1,
+    direction: found.direction ?? 'up',
+    layout: found.layout ?? null,
+    parts: item.parts,
+    form: item.form,
   };
-  switch (familyOf(skillId)) {
-    case 'say':
-      return {
-        ...base,
-        ask: `Let’s count to ${numberWord(n)}. You start.`,
-        lay: 'Nothing to lay out; tap a finger for each word if it helps.',
-      };
-    case 'say-back':
-      return {
-        ...base,
-        ask: `Count back from ${numberWord(n)}.`,
-        lay: 'Down to zero, like a rocket or a song.',
-        from: n,
-        direction: 'down',
-        expected: 0,
-      };
-    case 'say-on':
-      return {
-        ...base,
-        ask: `Go on from ${numberWord(n)}: ${numberWord(n)} …`,
-        lay: `${capital(numberWord(n + 1))}, ${numberWord(n + 2)}, ${numberWord(n + 3)} is enough.`,
-        from: n,
-        expected: n + GO_ON,
-      };
-    case 'touch':
-    case 'total':
-      return {
-        ...base,
-        ask: speaks
-          ? 'Count them for me. How many are there?'
-          : 'Touch each one. Show me how many there are.',
-        lay: `Lay ${numberWord(n)} in a row.`,
-        layout: 'row',
-      };
-    case 'layout': {
-      const layout = item.form as Layout;
-      return {
-        ...base,
-        ask: speaks ? 'How many are there now?' : 'Show me how many there are now.',
-        lay: `Lay ${item.label}.`,
-        layout,
-      };
-    }
-    case 'give':
-      return {
-        ...base,
-        ask: `Give me ${numberWord(n)}, please.`,
-        lay: `The bowl within reach, ${Math.max(n + 3, 8)} in it.`,
-      };
-    case 'name':
-      return {
-        ...base,
-        ask: speaks ? 'What number is this?' : `Show me the ${numberWord(n)}.`,
-        lay: speaks ? `Show the card with ${n}.` : 'Four or five cards side by side.',
-      };
-    case 'match':
-      return item.form === 'amount'
-        ? {
-            ...base,
-            ask: 'Bring me as many as this says.',
-            lay: `Show the card with ${n}.`,
-          }
-        : {
-            ...base,
-            ask: 'Find the number for this many.',
-            lay: `Lay ${numberWord(n)}, and the cards beside.`,
-            layout: 'scatter',
-          };
-    default:
-      return null;
-  }
 }

@@ -1,4 +1,5 @@
 import type { CaptureRecord, Outcome } from '../vocabulary/index.js';
+import { isAnsweredByNumber } from './kinds.js';
 import type { Prompt } from './prompts.js';
 
 /** What was tapped on an answer pad; untouched until something is. */
@@ -41,6 +42,7 @@ export function recordFor(
   outcome: Outcome,
   language: string,
 ): CaptureRecord {
+  if (!isAnsweredByNumber(prompt.kind)) return plainRecord(prompt, null);
   const touched = taps !== NO_TAPS && !(isRight(prompt, taps) && taps.value === null);
   const managed = outcome === 'own' || outcome === 'help';
   const value = touched || managed ? (taps.value ?? prompt.expected) : null;
@@ -71,8 +73,84 @@ export function recordFor(
         guess: null,
       };
     default:
+      return plainRecord(prompt, value);
+  }
+}
+
+/** Records that hold what was asked and at most a number as the answer. */
+function plainRecord(prompt: Prompt, value: number | null): CaptureRecord {
+  const { kind, itemId, expected, parts, form } = prompt;
+  const [a = 0, b = 0] = parts;
+  switch (kind) {
+    case 'after': {
+      const number = Number(itemId.replace(/^\D*/, ''));
+      return { kind, number, step: expected - number, answer: value };
+    }
+    case 'place':
+      return {
+        kind,
+        asked: expected,
+        fromEnd: form === 'right' ? 'right' : 'left',
+        answer: value,
+      };
+    case 'glance':
+      return {
+        kind,
+        n: expected,
+        picture: form ?? 'parts',
+        seconds: 3,
+        answer: value,
+        howSeen: '',
+      };
+    case 'frame':
+      return form === 'to-ten'
+        ? { kind, n: 10 - expected, placed: null, fill: null, anotherWay: null, toTen: value }
+        : { kind, n: expected, placed: value, fill: null, anotherWay: null, toTen: null };
+    case 'bond':
+      return parts.length < 2
+        ? { kind, whole: expected, parts: [], inView: [], answer: value }
+        : { kind, whole: a + b, parts: [...parts], inView: [a], answer: value };
+    case 'add':
+      return {
+        kind,
+        addends: form === 'minus' ? [a, -b] : [...parts],
+        answer: value,
+        way: null,
+        sentenceRight: null,
+      };
+    case 'gap':
+      return { kind, row: [], gaps: [expected], answers: [value] };
+    case 'story':
+      return { kind, story: itemId, answer: value };
+    case 'compare':
+      return { kind, left: a, right: b, asked: comparing(prompt.skillId), answer: '' };
+    case 'partner':
+      return { kind, n: expected, answer: null, because: '' };
+    case 'share':
+      return { kind, n: a, among: b, answer: null, leftOver: null };
+    case 'groups':
+      return { kind, groups: a, size: b, answer: null, leftOver: null };
+    case 'tens':
+      return { kind, number: expected, tens: null, ones: null, countedTo: null, splits: [] };
+    case 'draw':
+      return {
+        kind,
+        figure: /^n\d+$/.test(itemId) ? itemId.slice(1) : itemId,
+        form: '',
+        support: 'own',
+        startRight: null,
+        directionRight: null,
+        reversed: null,
+        readable: null,
+      };
+    default:
       return { kind: 'note', words: '' };
   }
+}
+
+function comparing(skillId: string): 'difference' | 'sign' | 'more' {
+  if (skillId.startsWith('differ')) return 'difference';
+  return skillId.startsWith('sign') ? 'sign' : 'more';
 }
 
 function countRecord(
@@ -103,8 +181,10 @@ const HUNDRED = 100;
 export function choicesFor(prompt: Prompt, top: number): number[] {
   const upTo = (from: number, to: number): number[] =>
     Array.from({ length: Math.abs(to - from) + 1 }, (_, i) => from + Math.sign(to - from) * i);
+  if (!isAnsweredByNumber(prompt.kind)) return [];
   if (prompt.kind === 'reach') return upTo(prompt.from, prompt.expected);
   const n = prompt.expected;
+  if (prompt.kind === 'place') return upTo(1, 5);
   if (Math.max(n, top) <= 20) return upTo(0, Math.max(10, n > 10 || top > 10 ? 20 : 10));
   const turned = (n % 10) * 10 + Math.floor(n / 10);
   const near = [n, turned, n - 1, n + 1, n - 10, n + 10, Math.floor(n / 10) * 10, n % 10];
@@ -124,7 +204,9 @@ export function acknowledge(prompt: Prompt, outcome: Outcome): string {
       return own ? '“You stopped just there.”' : '“You gave me some. Let’s count them.”';
     case 'numeral':
       return own ? '“You knew its name.”' : '“You looked at it closely. I’ll say it.”';
-    default:
+    case 'reach':
       return own ? '“You went all the way.”' : '“You came this far. Let’s say it together.”';
+    default:
+      return own ? '“You found it out.”' : '“You had a good look. Let’s see together.”';
   }
 }

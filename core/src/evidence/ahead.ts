@@ -1,7 +1,7 @@
 import type { Skill } from '../skills/index.js';
 import { type Policy, addDays } from '../vocabulary/index.js';
-import type { SkillState } from './fold.js';
-import { type Ledger, replayDay } from './ledger.js';
+import { type Ledger, replaySkill } from './ledger.js';
+import type { SkillState } from './state.js';
 import type { Try } from './tries.js';
 import { afterGap } from './update.js';
 
@@ -14,13 +14,11 @@ function itemsToAsk(skill: Skill, ledger: Ledger): string[] {
     const tally = ledger.items[id];
     return tally ? (tally.own > 0 ? 100 : 0) + tally.asked : -1;
   };
-  return skill.items
-    .map((item) => item.id)
-    .sort((a, b) => weight(a) - weight(b) || skillOrder(skill, a) - skillOrder(skill, b));
+  const place = new Map(skill.items.map((item, i) => [item.id, i]));
+  return [...place.keys()].sort(
+    (a, b) => weight(a) - weight(b) || (place.get(a) ?? 0) - (place.get(b) ?? 0),
+  );
 }
-
-const skillOrder = (skill: Skill, id: string): number =>
-  skill.items.findIndex((item) => item.id === id);
 
 /**
  * How many tries in one sitting on the next day would change the verdict, all with the same
@@ -35,22 +33,24 @@ export function triesToChange(
   const day = addDays(state.day, 1);
   const prior = afterGap(state.belief, 1);
   const order = itemsToAsk(skill, state.ledger);
-  const made = (count: number): Try[] =>
-    Array.from({ length: count }, (_, i) => ({
-      observationId: String(i),
-      skillId: skill.id,
-      itemId: order[i % order.length] as string,
-      outcome,
-      triedFirst: true,
-      at: '',
-      day,
-      sitting: 'ahead',
-      things: [],
-      slips: [],
-    }));
-  for (let count = 1; count <= LOOK_AHEAD; count++) {
-    const { ledger } = replayDay(skill, prior, state.ledger, made(count), policy);
-    if (ledger.verdict !== state.ledger.verdict) return count;
-  }
-  return null;
+  const tries = Array.from({ length: LOOK_AHEAD }, (_, i): Try => ({
+    observationId: String(i),
+    skillId: skill.id,
+    itemId: order[i % order.length] as string,
+    outcome,
+    triedFirst: true,
+    guess: null,
+    at: '',
+    day,
+    sitting: 'ahead',
+    things: [],
+    slips: [],
+    firstLook: false,
+  }));
+  const changes = (count: number): boolean =>
+    replaySkill(skill, prior, state.ledger, tries.slice(0, count), policy).ledger.verdict !==
+    state.ledger.verdict;
+  if (!changes(LOOK_AHEAD)) return null;
+  for (let count = 1; count < LOOK_AHEAD; count++) if (changes(count)) return count;
+  return LOOK_AHEAD;
 }

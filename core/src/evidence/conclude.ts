@@ -1,10 +1,11 @@
 import { GUESS_CHANCE, SKILLS, type Skill } from '../skills/index.js';
 import type { Day } from '../vocabulary/index.js';
 import { expected, itemCurve } from './ability.js';
+import { type Word, holds } from './day.js';
 import type { ChildState } from './fold.js';
 import { EMPTY_LEDGER, type ItemTally } from './ledger.js';
 import { type ThingName, reasonFor } from './reasons.js';
-import { type Standing, standingOf } from './standing.js';
+import { type Standing, computedStanding, standingOf } from './standing.js';
 
 export interface ItemView {
   readonly itemId: string;
@@ -18,6 +19,8 @@ export interface ItemView {
 export interface SkillView {
   readonly skillId: string;
   readonly standing: Standing;
+  /** What the evidence says where the educator's own word stands against it; null otherwise. */
+  readonly computed: Standing | null;
   /** A sentence that can be checked against the evidence. */
   readonly reason: string;
   /** The one thing that would change the standing; empty where nothing was seen. */
@@ -26,8 +29,9 @@ export interface SkillView {
   readonly own: number;
   readonly days: number;
   readonly lastSeen: Day | null;
-  /** When a secure skill is to be looked at again. */
+  /** When a known skill is to be looked at again, or one taken as known to be checked. */
   readonly due: Day | null;
+  readonly word: Word | null;
   readonly items: readonly ItemView[];
 }
 
@@ -38,20 +42,24 @@ export function viewOf(
   today: Day,
   thingName: ThingName = () => undefined,
 ): SkillView {
-  const one = state.skills[skill.id];
-  const ledger = one?.ledger ?? EMPTY_LEDGER;
-  const standing = standingOf(skill, one, today);
-  const { reason, change } = reasonFor(skill, one, standing, today, state.policy, thingName);
+  const ledger = state.skills[skill.id]?.ledger ?? EMPTY_LEDGER;
+  const standing = standingOf(skill, state, today);
+  const word = state.words[skill.id];
+  const taken = state.taken[skill.id];
+  const { reason, change } = reasonFor(skill, state, standing, today, thingName);
+  const checked = taken && taken.state !== 'undone' ? taken.revisit.due : null;
   return {
     skillId: skill.id,
     standing,
+    computed: holds(word) ? computedStanding(skill, state, today) : null,
     reason,
     change,
     scored: ledger.scored,
     own: ledger.own,
-    days: ledger.days.length,
-    lastSeen: ledger.days[ledger.days.length - 1] ?? null,
-    due: ledger.revisit?.due ?? null,
+    days: ledger.days,
+    lastSeen: ledger.lastSeen,
+    due: ledger.revisit?.due ?? checked,
+    word: holds(word) ? word : null,
     items: skill.items.map((item) => {
       const tally = ledger.items[item.id];
       return {

@@ -1,68 +1,81 @@
-import { type Skill, skillOf } from '../skills/index.js';
+import { findSkill, skillOf } from '../skills/index.js';
 import {
   type Day,
   type Observation,
+  type OwnWord,
+  type Pegs,
   type Policy,
   type Voiding,
   daysBetween,
 } from '../vocabulary/index.js';
 import { type Distribution, priorAbility } from './ability.js';
-import { EMPTY_LEDGER, type Ledger, replayDay } from './ledger.js';
-import { type Try, triesOf } from './tries.js';
+import { type Core, EMPTY_CORE, type Entry, replayDay } from './day.js';
+import type { SkillState } from './state.js';
+import { triesOf } from './tries.js';
 import { afterGap } from './update.js';
 
 /** Goes up with every change of the rules; a snapshot of another version is rebuilt. */
-export const RULES_VERSION = 1;
-
-export interface SkillState {
-  readonly skillId: string;
-  /** The last day with tries, which stays open: tries of it may still come in any order. */
-  readonly day: Day;
-  readonly dayPrior: Distribution;
-  readonly before: Ledger;
-  readonly today: readonly Try[];
-  /** Belief and ledger with the tries of `day` weighed in. */
-  readonly belief: Distribution;
-  readonly ledger: Ledger;
-}
+export const RULES_VERSION = 2;
 
 /** Everything concluded about one child; plain data that survives JSON. */
-export interface ChildState {
+export interface ChildState extends Core {
   readonly rules: number;
   readonly childId: string;
   readonly policy: Policy;
-  readonly skills: Readonly<Record<string, SkillState>>;
+  /** The last day with facts, which stays open: facts of it may still come in any order. */
+  readonly day: Day | null;
+  /** As it stood when that day began, and what that day brought. */
+  readonly before: Core;
+  readonly today: readonly Entry[];
 }
 
 /** A fact as the fold takes it. */
 export type Fact =
   | { readonly kind: 'observation'; readonly observation: Observation }
-  | { readonly kind: 'voiding'; readonly voiding: Voiding };
+  | { readonly kind: 'voiding'; readonly voiding: Voiding }
+  | { readonly kind: 'word'; readonly word: OwnWord }
+  | { readonly kind: 'pegs'; readonly pegs: Pegs };
 
 /** The new state, or `rebuild`: the fact lies in a closed day, so all facts are needed. */
 export type Folded = { readonly state: ChildState } | { readonly rebuild: true };
 
 export function emptyState(childId: string, policy: Policy): ChildState {
-  return { rules: RULES_VERSION, childId, policy, skills: {} };
+  return {
+    rules: RULES_VERSION,
+    childId,
+    policy,
+    day: null,
+    before: EMPTY_CORE,
+    today: [],
+    ...EMPTY_CORE,
+  };
 }
 
 const compareText = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0);
 
-/** Order of tries within a day: by time noted, then by id. */
-function compareTries(a: Try, b: Try): number {
-  return compareText(a.at, b.at) || compareText(a.observationId, b.observationId);
-}
+/** Order of entries within a day: by time noted, then by id. */
+const compareEntries = (a: Entry, b: Entry): number =>
+  compareText(a.at, b.at) || compareText(a.id, b.id);
 
-function replay(
-  skill: Skill,
-  day: Day,
-  dayPrior: Distribution,
-  before: Ledger,
-  today: readonly Try[],
-  policy: Policy,
-): SkillState {
-  const { belief, ledger } = replayDay(skill, dayPrior, before, today, policy);
-  return { skillId: skill.id, day, dayPrior, before, today, belief, ledger };
+/** What a fact brings to its day; null for a voiding, and for what concerns no known skill. */
+function entryOf(fact: Fact): (Entry & { readonly day: Day }) | null {
+  switch (fact.kind) {
+    case 'observation': {
+      const { id, at, day } = fact.observation;
+      const tries = triesOf(fact.observation);
+      return tries.length > 0 ? { kind: 'tries', id, at, day, tries } : null;
+    }
+    case 'word': {
+      const { id, at, day, skillId, says } = fact.word;
+      return findSkill(skillId) ? { kind: 'word', id, at, day, skillId, says } : null;
+    }
+    case 'pegs': {
+      const { id, at, day, pegs, byAge } = fact.pegs;
+      return { kind: 'pegs', id, at, day, pegs, byAge };
+    }
+    case 'voiding':
+      return null;
+  }
 }
 
 /** Belief about a skill at the start of `day`, which is not before the last day seen. */
@@ -72,82 +85,68 @@ export function beliefOn(state: SkillState | undefined, day: Day): Distribution 
   return gap > 0 ? afterGap(state.belief, gap) : state.belief;
 }
 
-function addTry(state: SkillState | undefined, one: Try, policy: Policy): SkillState | null {
-  const skill = skillOf(one.skillId);
-  if (!state) return replay(skill, one.day, priorAbility(), EMPTY_LEDGER, [one], policy);
-  if (one.day < state.day) return null;
-  if (one.day > state.day) {
-    return replay(skill, one.day, beliefOn(state, one.day), state.ledger, [one], policy);
-  }
-  const today = [...state.today, one].sort(compareTries);
-  return replay(skill, state.day, state.dayPrior, state.before, today, policy);
+function onDay(
+  state: ChildState,
+  day: Day,
+  before: Core,
+  today: readonly Entry[],
+): { readonly state: ChildState } {
+  const core = replayDay(before, day, today, state.policy);
+  const { rules, childId, policy } = state;
+  return { state: { rules, childId, policy, day, before, today, ...core } };
 }
 
-function removeTries(state: SkillState, observationId: string, policy: Policy): SkillState | null {
-  const today = state.today.filter((one) => one.observationId !== observationId);
-  if (today.length === 0) return null;
-  const { day, dayPrior, before } = state;
-  return replay(skillOf(state.skillId), day, dayPrior, before, today, policy);
-}
+const coreOf = ({ skills, taken, words, look }: Core): Core => ({ skills, taken, words, look });
 
 /**
  * Takes one more fact in. Facts of one day may come in any order; a fact of an earlier day, or one
- * that takes back a try of a closed day, asks for a rebuild. Each fact must be given once.
+ * that takes back something of a closed day, asks for a rebuild. Each fact must be given once.
  */
 export function fold(state: ChildState, fact: Fact): Folded {
-  const skills: Record<string, SkillState> = { ...state.skills };
-  if (fact.kind === 'observation') {
-    for (const one of triesOf(fact.observation)) {
-      const next = addTry(skills[one.skillId], one, state.policy);
-      if (!next) return { rebuild: true };
-      skills[one.skillId] = next;
-    }
-    return { state: { ...state, skills } };
+  if (fact.kind === 'voiding') {
+    const today = state.today.filter((one) => one.id !== fact.voiding.observationId);
+    const found = today.length < state.today.length;
+    // With nothing left of its last day, the day before is the open one again: all facts tell.
+    if (!found || today.length === 0 || state.day === null) return { rebuild: true };
+    return onDay(state, state.day, state.before, today);
   }
-  let found = false;
-  for (const [id, skill] of Object.entries(state.skills)) {
-    if (!skill.today.some((one) => one.observationId === fact.voiding.observationId)) continue;
-    const next = removeTries(skill, fact.voiding.observationId, state.policy);
-    if (!next) return { rebuild: true };
-    skills[id] = next;
-    found = true;
+  const entry = entryOf(fact);
+  if (!entry) return { state };
+  const { day, ...rest } = entry;
+  if (state.day !== null && day < state.day) return { rebuild: true };
+  if (day === state.day) {
+    return onDay(state, day, state.before, [...state.today, rest].sort(compareEntries));
   }
-  return found ? { state: { ...state, skills } } : { rebuild: true };
+  return onDay(state, day, coreOf(state), [rest]);
 }
 
 /** Folds all facts of a child from the beginning, in whatever order they are given. */
-export function foldAll(childId: string, policy: Policy, facts: readonly Fact[]): ChildState {
-  const voided = new Set(
-    facts.flatMap((fact) => (fact.kind === 'voiding' ? [fact.voiding.observationId] : [])),
-  );
-  const bySkill = new Map<string, Try[]>();
+export function foldAll(childId: string, policy: Policy, facts: Iterable<Fact>): ChildState {
+  const voided = new Set<string>();
+  const byDay = new Map<Day, Entry[]>();
   for (const fact of facts) {
-    if (fact.kind !== 'observation' || voided.has(fact.observation.id)) continue;
-    for (const one of triesOf(fact.observation)) {
-      const list = bySkill.get(one.skillId);
-      if (list) list.push(one);
-      else bySkill.set(one.skillId, [one]);
+    if (fact.kind === 'voiding') {
+      voided.add(fact.voiding.observationId);
+      continue;
     }
+    const entry = entryOf(fact);
+    if (!entry) continue;
+    const { day, ...rest } = entry;
+    const known = byDay.get(day);
+    if (known) known.push(rest);
+    else byDay.set(day, [rest]);
   }
-  const skills: Record<string, SkillState> = {};
-  for (const [id, tries] of bySkill) {
-    tries.sort((a, b) => compareText(a.day, b.day) || compareTries(a, b));
-    skills[id] = foldDays(skillOf(id), tries, policy);
+  let state = emptyState(childId, policy);
+  for (const day of [...byDay.keys()].sort()) {
+    const all = byDay.get(day) as Entry[];
+    const today = voided.size > 0 ? all.filter((one) => !voided.has(one.id)) : all;
+    if (today.length === 0) continue;
+    state = onDay(state, day, coreOf(state), today.sort(compareEntries)).state;
   }
-  return { ...emptyState(childId, policy), skills };
+  return state;
 }
 
-/** Whole days at a time: one replay a day, however many tries it holds. */
-function foldDays(skill: Skill, tries: readonly Try[], policy: Policy): SkillState {
-  let state: SkillState | undefined;
-  for (let start = 0; start < tries.length;) {
-    const day = (tries[start] as Try).day;
-    let end = start;
-    while (end < tries.length && (tries[end] as Try).day === day) end++;
-    const today = tries.slice(start, end);
-    const before = state?.ledger ?? EMPTY_LEDGER;
-    state = replay(skill, day, beliefOn(state, day), before, today, policy);
-    start = end;
-  }
-  return state as SkillState;
+/** The skill's state, or undefined where nothing was seen. @throws RangeError unknown skill */
+export function skillStateOf(state: Core, skillId: string): SkillState | undefined {
+  return state.skills[skillOf(skillId).id];
 }

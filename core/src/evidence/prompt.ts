@@ -1,6 +1,7 @@
 import { hashText } from '../numbers/index.js';
 import { GUESS_CHANCE, skillOf } from '../skills/index.js';
 import type { Day, Outcome } from '../vocabulary/index.js';
+import { CEILING } from './ability.js';
 import { chanceOfItem } from './conclude.js';
 import { type ChildState, beliefOn } from './fold.js';
 import { isKnown, standingOf } from './standing.js';
@@ -18,7 +19,6 @@ export interface Asked {
   readonly outcome: Outcome;
 }
 
-const CEILING = 0.95;
 /** First and last try, and after a not yet: something the child is nearly sure of. */
 const FRIENDLY = 0.85;
 const AIM = 0.78;
@@ -64,9 +64,7 @@ export function nextPrompt(
   let open = others.filter((one) => (used.get(one.key) ?? 0) === least);
   const wanted = wantedChance(asked, last);
   if (wanted === FRIENDLY) {
-    const known = open.filter((one) =>
-      isKnown(standingOf(skillOf(one.skillId), state.skills[one.skillId], today)),
-    );
+    const known = open.filter((one) => isKnown(standingOf(skillOf(one.skillId), state, today)));
     if (known.length > 0) open = known;
   }
   const weighed = open.map((candidate) => {

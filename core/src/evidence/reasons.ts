@@ -1,59 +1,32 @@
 import { capital, joinWords, numberWord } from '../numbers/index.js';
-import type { Skill } from '../skills/index.js';
-import { type Day, type Policy, daysBetween } from '../vocabulary/index.js';
+import { type Skill, skillOf } from '../skills/index.js';
+import { type Day, type Policy, dayInWords, daysBetween } from '../vocabulary/index.js';
 import { triesToChange } from './ahead.js';
-import type { SkillState } from './fold.js';
-import { type Ledger, OWN_DAYS_NEEDED, itemsNeeded, itemsOnOwn } from './ledger.js';
-import type { Standing } from './standing.js';
+import { type Word, holds } from './day.js';
+import type { ChildState } from './fold.js';
+import { EMPTY_LEDGER, type Ledger, OWN_DAYS_NEEDED, itemsNeeded, itemsOnOwn } from './ledger.js';
+import { habitOf, slipWords } from './slip-words.js';
+import { type Standing, computedStanding } from './standing.js';
+import type { SkillState } from './state.js';
+import { CHECK_TRIES, type Taken } from './taken.js';
+import { FIRST_LOOK } from './tries.js';
+
+export { habitOf, slipWords } from './slip-words.js';
 
 /** Names of things by id, for reasons. */
 export type ThingName = (id: string) => string | undefined;
 
-/** Slips that come back this often in the last ten tries are named. */
-const HABIT_FROM = 3;
+interface Reason {
+  readonly reason: string;
+  readonly change: string;
+}
+
 const MOST_NAMED = 4;
 
 const times = (n: number, word: string): string => `${n} ${word}${n === 1 ? '' : 's'}`;
 
-/** The slip that recurs in the last ten tries of a skill, with how often; null when none does. */
-export function habitOf(ledger: Ledger): { code: string; times: number } | null {
-  const counted = new Map<string, number>();
-  for (const code of ledger.recentSlips.flat()) counted.set(code, (counted.get(code) ?? 0) + 1);
-  const [code, count] = [...counted].sort((a, b) => b[1] - a[1])[0] ?? ['', 0];
-  return count >= HABIT_FROM ? { code, times: count } : null;
-}
-
-/** A slip code in words, for a sentence: "left out fifteen". */
-export function slipWords(code: string): string {
-  const [, kind = code, tail = ''] = /^([a-z-]*?)-?([\d-]*)$/.exec(code) ?? [];
-  const numbers = tail.split('-').filter((part) => part !== '');
-  const asWords = joinWords(numbers.map((n) => numberWord(Number(n))));
-  const asDigits = numbers.join(' and ');
-  const words: Record<string, string> = {
-    'left-out': `${asWords} left out`,
-    swapped: `${asWords} swapped`,
-    twice: `${asWords} said twice`,
-    stall: `stopped at ${asWords}`,
-    foreign: 'a word that does not belong there',
-    'from-one': 'started again at one',
-    skipped: 'one skipped while counting',
-    doubled: 'one touched twice',
-    'ran-apart': 'hand and words ran apart',
-    'word-missing': 'a word left out or said twice',
-    recounts: 'counted again when asked how many',
-    'other-total': 'another number than the last word when asked how many',
-    'look-alike': `${asDigits} taken for each other`,
-    turned: `${asDigits} turned into each other`,
-    'sound-alike': `${asDigits} taken for each other`,
-    other: `${asDigits} taken for each other`,
-    'gave-more': 'went on past the number asked',
-    'gave-fewer': 'stopped before the number asked',
-  };
-  return words[kind] ?? code;
-}
-
 function seenWords(ledger: Ledger): string {
-  return `${ledger.own} of ${ledger.scored} on own on ${times(ledger.days.length, 'day')}`;
+  return `${ledger.own} of ${ledger.scored} on own on ${times(ledger.days, 'day')}`;
 }
 
 function thingWords(ledger: Ledger, thingName: ThingName): string {
@@ -65,7 +38,8 @@ function thingWords(ledger: Ledger, thingName: ThingName): string {
   return names.length > 0 ? `, with ${joinWords(names)}` : '';
 }
 
-function notAsked(skill: Skill, ledger: Ledger): string[] {
+/** Labels of the items that were never asked, small numbers first. */
+export function notAsked(skill: Skill, ledger: Ledger): string[] {
   return [...skill.items]
     .sort((a, b) => a.number - b.number)
     .filter((item) => !ledger.items[item.id])
@@ -109,43 +83,104 @@ function againstSecure(skill: Skill, state: SkillState, policy: Policy): string 
   return `${capital(numberWord(count))} not yet in one sitting would bring it back.`;
 }
 
+const fromWords = (taken: Taken): string =>
+  taken.from === FIRST_LOOK
+    ? `the first look on ${dayInWords(taken.since)}`
+    : `“${skillOf(taken.from).title}”, known since ${dayInWords(taken.since)}`;
+
+/** What was seen of it, where anything was. */
+function seenSoFar(skill: Skill, ledger: Ledger, thingName: ThingName): string {
+  if (ledger.scored === 0) return '';
+  const rest = `${askedWords(skill, ledger)}${habitWords(ledger)}`;
+  return `${seenWords(ledger)}${thingWords(ledger, thingName)}${rest}`;
+}
+
+function takenReason(taken: Taken, seen: string): Reason {
+  const known = seen === '' ? '' : ` Seen: ${seen}.`;
+  const from = `Taken as known from ${fromWords(taken)}`;
+  if (taken.state === 'known') {
+    return {
+      reason: `${from}, and ${numberWord(taken.own)} on own since.${known}`,
+      change: `To be looked at again by ${dayInWords(taken.revisit.due)}.`,
+    };
+  }
+  const left = capital(numberWord(CHECK_TRIES - taken.own));
+  return {
+    reason: `${from}; not checked by itself yet.${known}`,
+    change: `${left} on own in passing by ${dayInWords(taken.revisit.due)} would settle it; one not yet opens it again.`,
+  };
+}
+
+function wordReason(word: Word, standing: Standing, seen: string): Reason {
+  const says = word.says === 'secure' ? 'Knows it' : 'Not there yet';
+  const found =
+    standing === 'not-met' ? 'nothing was noted' : `the evidence alone says ${SAID[standing]}`;
+  const left = word.against === 0 ? 'Two sittings' : 'One more sitting';
+  return {
+    reason: `${says}: your own word of ${dayInWords(word.since)}; ${found}${seen === '' ? '' : ` (${seen})`}.`,
+    change: `${left} that ${word.against === 0 ? 'speak' : 'speaks'} against it would undo it.`,
+  };
+}
+
+const SAID: Record<Standing, string> = {
+  'not-met': 'not met',
+  started: 'started',
+  nearly: 'nearly',
+  secure: 'secure',
+  'come-back': 'come back',
+  taken: 'taken as known',
+};
+
 /**
  * The reason for a standing, from the true counts, and the one thing that would change it.
  * @param today for "last seen 24 days ago"
  */
 export function reasonFor(
   skill: Skill,
-  state: SkillState | undefined,
+  child: ChildState,
   standing: Standing,
   today: Day,
-  policy: Policy,
   thingName: ThingName,
-): { reason: string; change: string } {
+): Reason {
+  const state = child.skills[skill.id];
+  const ledger = state?.ledger ?? EMPTY_LEDGER;
+  const seen = seenSoFar(skill, ledger, thingName);
+  const word = child.words[skill.id];
+  if (holds(word)) return wordReason(word, computedStanding(skill, child, today), seen);
+  const taken = child.taken[skill.id];
+  if (taken && ledger.verdict === 'open' && taken.state !== 'undone') {
+    return takenReason(taken, seen);
+  }
   if (!state || standing === 'not-met') {
     return { reason: 'Not met: nothing noted yet.', change: '' };
   }
-  const { ledger } = state;
-  const seen = `${seenWords(ledger)}${thingWords(ledger, thingName)}`;
-  const rest = `${askedWords(skill, ledger)}${habitWords(ledger)}.`;
+  const { policy } = child;
   switch (standing) {
-    case 'started':
-      return { reason: `Started: ${seen}${rest}`, change: towardSecure(skill, state, policy) };
     case 'nearly':
-      return { reason: `Nearly: ${seen}${rest}`, change: towardSecure(skill, state, policy) };
+      return { reason: `Nearly: ${seen}.`, change: towardSecure(skill, state, policy) };
     case 'secure':
-      return { reason: `Secure: ${seen}${rest}`, change: againstSecure(skill, state, policy) };
+      return { reason: `Secure: ${seen}.`, change: againstSecure(skill, state, policy) };
     case 'come-back': {
-      const last = ledger.days[ledger.days.length - 1] as Day;
-      const ago = times(daysBetween(last, today), 'day');
-      const why =
-        ledger.verdict === 'come-back'
-          ? 'it was secure, and then less of it was on own'
-          : `secure, and last seen ${ago} ago`;
-      const change =
-        ledger.verdict === 'come-back'
-          ? towardSecure(skill, state, policy)
-          : 'One sitting with three in four on own keeps it secure for longer.';
-      return { reason: `Come back: ${why}. In all ${seen}${rest}`, change };
+      const ago = times(daysBetween(ledger.lastSeen ?? state.day, today), 'day');
+      return ledger.verdict === 'come-back'
+        ? {
+            reason: `Come back: it was secure, and then less of it was on own. In all ${seen}.`,
+            change: towardSecure(skill, state, policy),
+          }
+        : {
+            reason: `Come back: secure, and last seen ${ago} ago. In all ${seen}.`,
+            change: 'One sitting with three in four on own keeps it secure for longer.',
+          };
+    }
+    default: {
+      const before =
+        taken?.state === 'undone'
+          ? `It was taken as known from ${fromWords(taken)}, and then not. `
+          : '';
+      return {
+        reason: `${before}Started: ${seen}.`,
+        change: towardSecure(skill, state, policy),
+      };
     }
   }
 }

@@ -1,11 +1,7 @@
+import { type Slip, sumSlips } from './slips-sums.js';
+export type { Slip } from './slips-sums.js';
 import { joinWords, numberWord, reachOf } from '../numbers/index.js';
 import type { CaptureRecord, RecordOf } from '../vocabulary/index.js';
-
-/** A named slip: a stable code for counting how often, and words for people. */
-export interface Slip {
-  readonly code: string;
-  readonly words: string;
-}
 
 /** What a count record says, each part apart from the others; null where it was not noted. */
 export interface CountReading {
@@ -129,6 +125,6 @@ export function slipsOf(record: CaptureRecord): Slip[] {
       ];
     }
     default:
-      return [];
+      return sumSlips(record);
   }
 }

@@ -1,8 +1,18 @@
 import { reachOf } from '../numbers/index.js';
-import { type Item, SKILLS, type Skill, findItem, findSkill } from '../skills/index.js';
+import {
+  GUESS_CHANCE,
+  type Item,
+  SKILLS,
+  type Skill,
+  findItem,
+  findSkill,
+} from '../skills/index.js';
 import type { Day, Observation, Outcome, RecordOf } from '../vocabulary/index.js';
 import { countedRight, readCount, slipsOf } from './slips.js';
 import type { Evidence } from './update.js';
+
+/** Tries of this activity belong to the first look at a new child. */
+export const FIRST_LOOK = 'first-look';
 
 /** One try as it counts for one skill; a record may hold several. */
 export interface Try extends Evidence {
@@ -14,6 +24,7 @@ export interface Try extends Evidence {
   readonly sitting: string;
   readonly things: readonly string[];
   readonly slips: readonly string[];
+  readonly firstLook: boolean;
 }
 
 interface Judged {
@@ -30,25 +41,27 @@ function judge(outcome: Outcome, right: boolean): Outcome {
 
 const family = (skillId: string): string => skillId.replace(/-\w+$/, '');
 
-/** The skill of a family whose items hold the number, such as touch-10 for touch and 7. */
-function skillAt(name: string, number: number): { skill: Skill; item: Item } | null {
-  for (const skill of SKILLS) {
-    if (family(skill.id) !== name) continue;
-    const item = skill.items.find((one) => one.number === number && one.form === null);
-    if (item) return { skill, item };
+/** The skill of a family whose plain items hold a number, such as touch-10 for `touch/7`. */
+const skillByNumber = new Map<string, { skill: Skill; item: Item }>();
+for (const skill of SKILLS) {
+  for (const item of skill.items) {
+    const key = `${family(skill.id)}/${item.number}`;
+    if (item.form === null && !skillByNumber.has(key)) skillByNumber.set(key, { skill, item });
   }
-  return null;
 }
+/** The stretches of the number row from one to a hundred. */
+const STRETCHES = SKILLS.filter((skill) => /^say-\d+$/.test(skill.id))
+  .sort((a, b) => a.to - b.to)
+  .flatMap((skill) => skill.items.map((item) => ({ skillId: skill.id, item })));
+const TOUCH_OR_TOTAL = /^(touch|total)-/;
 
 function countTries(observation: Observation, record: RecordOf<'count'>): Judged[] {
-  const asked = family(observation.skillId);
-  if (asked !== 'touch' && asked !== 'total') return [];
+  if (!TOUCH_OR_TOTAL.test(observation.skillId)) return [];
   const right = countedRight(record);
   const { cardinality } = readCount(record);
-  if (right === null && cardinality === null) return [];
   const judged: Judged[] = [];
   const add = (name: string, ok: boolean | null): void => {
-    const found = ok === null ? null : skillAt(name, record.n);
+    const found = ok === null ? undefined : skillByNumber.get(`${name}/${record.n}`);
     if (!found || ok === null) return;
     judged.push({
       skillId: found.skill.id,
@@ -71,18 +84,11 @@ function reachTries(observation: Observation, record: RecordOf<'reach'>): Judged
     return [{ skillId, itemId, outcome: judge(observation.outcome, done) }];
   }
   const judged: Judged[] = [];
-  const rows = SKILLS.filter((skill) => /^say-\d+$/.test(skill.id)).sort((a, b) => a.to - b.to);
-  for (const skill of rows) {
-    for (const item of skill.items) {
-      if (item.number > record.to) return judged;
-      const done = reach !== null && reach >= item.number;
-      judged.push({
-        skillId: skill.id,
-        itemId: item.id,
-        outcome: judge(observation.outcome, done),
-      });
-      if (!done) return judged;
-    }
+  for (const { skillId, item } of STRETCHES) {
+    if (item.number > record.to) return judged;
+    const done = reach !== null && reach >= item.number;
+    judged.push({ skillId, itemId: item.id, outcome: judge(observation.outcome, done) });
+    if (!done) return judged;
   }
   return judged;
 }
@@ -97,31 +103,75 @@ function orderTries(observation: Observation, record: RecordOf<'order'>): Judged
   });
 }
 
+/** Several gaps in one row: each is a try of its own. */
+function gapTries(observation: Observation, record: RecordOf<'gap'>): Judged[] {
+  if (record.gaps.length < 2 || record.answers.every((one) => one === null)) return [];
+  return record.gaps.flatMap((number, i) => {
+    const itemId = [`n${number}-gap2`, `n${number}`].find((id) =>
+      findItem(observation.skillId, id),
+    );
+    if (itemId === undefined) return [];
+    const ok = record.answers[i] === number;
+    return [{ skillId: observation.skillId, itemId, outcome: judge(observation.outcome, ok) }];
+  });
+}
+
+const MOST_GUESS = 0.5;
+
+/**
+ * Chance of a lucky guess for the way in which this try was answered; null takes the skill's own.
+ * A range is as likely right as it is wide; a spoken answer that was pointed out instead was picked
+ * from four or five cards.
+ */
+export function guessOf(observation: Observation, skill: Skill): number | null {
+  const { record } = observation;
+  if (record.kind === 'range') {
+    const span = skill.to <= 20 ? 20 : 100;
+    return Math.min(MOST_GUESS, Math.max(0, record.high - record.low + 1) / span);
+  }
+  if (skill.answers === 'spoken' && observation.answered === 'pointed') {
+    return GUESS_CHANCE['pick-5'];
+  }
+  return null;
+}
+
 /**
  * The tries that an observation holds. Reach gives one a stretch up to and with the first one not
- * completed, order one an item placed, count one for touching and one for the total; every other
- * record gives the outcome noted, for the item asked. An unknown skill gives none.
+ * completed, order one an item placed, a row with gaps one a gap, count one for touching and one
+ * for the total; every other record gives the outcome noted, for the item asked. An unknown skill
+ * gives none.
  */
 export function triesOf(observation: Observation): Try[] {
   const { record, outcome } = observation;
-  const asked: Judged = { skillId: observation.skillId, itemId: observation.itemId, outcome };
   let judged: Judged[] = [];
   if (outcome !== 'not-now') {
     if (record.kind === 'count') judged = countTries(observation, record);
     else if (record.kind === 'reach') judged = reachTries(observation, record);
     else if (record.kind === 'order') judged = orderTries(observation, record);
+    else if (record.kind === 'gap') judged = gapTries(observation, record);
+  }
+  if (judged.length === 0) {
+    judged = [{ skillId: observation.skillId, itemId: observation.itemId, outcome }];
   }
   const slips = slipsOf(record).map((slip) => slip.code);
-  return (judged.length > 0 ? judged : [asked])
-    .filter((one) => findSkill(one.skillId) !== undefined)
-    .map((one) => ({
-      ...one,
+  const tries: Try[] = [];
+  for (const { skillId, itemId, outcome: how } of judged) {
+    const skill = findSkill(skillId);
+    if (!skill) continue;
+    tries.push({
+      skillId,
+      itemId,
+      outcome: how,
       triedFirst: observation.triedFirst,
+      guess: guessOf(observation, skill),
       observationId: observation.id,
       at: observation.at,
       day: observation.day,
       sitting: observation.sittingId ?? observation.id,
       things: observation.things,
       slips,
-    }));
+      firstLook: observation.activityId === FIRST_LOOK,
+    });
+  }
+  return tries;
 }

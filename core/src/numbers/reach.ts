@@ -64,8 +64,26 @@ export function alignReach(said: readonly number[], from: number, direction: Dir
   const start = startOf(first, from, direction);
   const stallAt = direction === 'up' ? stallIndex(said) : -1;
   const words = stallAt < 0 ? said : said.slice(0, stallAt + 1);
-  const path = shortestPath(words, start, sign);
+  const path = pathOf(words, start, sign);
   return readPath(path, words, start, sign, stallAt < 0 ? null : (said[stallAt] as number));
+}
+
+const NO_KINDS: ReadonlySet<Step> = new Set();
+const allMatches: (readonly Step[])[] = [];
+const matches = (count: number): readonly Step[] =>
+  (allMatches[count] ??= new Array<Step>(count).fill('match'));
+
+/**
+ * The best path: as far as the words run true they match, which no better path can deny; only what
+ * follows the last true word but two is looked at in every way.
+ */
+function pathOf(said: readonly number[], start: number, sign: 1 | -1): Path {
+  let same = 0;
+  while (same < said.length && said[same] === start + sign * same) same++;
+  if (same === said.length) return { edits: 0, kinds: NO_KINDS, steps: matches(same) };
+  const kept = Math.max(0, same - 2);
+  const rest = shortestPath(said.slice(kept), start + sign * kept, sign);
+  return { ...rest, steps: [...matches(kept), ...rest.steps] };
 }
 
 function startOf(first: number, from: number, direction: Direction): number {

@@ -7,6 +7,7 @@ export interface ItemSeed {
   readonly label: string;
   readonly number: number;
   readonly first?: number;
+  readonly parts?: readonly number[];
   readonly form?: string;
   /** One step harder than its place says: look-alike numerals, the teens. */
   readonly harder?: boolean;
@@ -26,6 +27,7 @@ export function spread(seeds: readonly ItemSeed[]): Item[] {
     label: seed.label,
     number: seed.number,
     first: seed.first ?? seed.number,
+    parts: [...(seed.parts ?? [])],
     form: seed.form ?? null,
     difficulty: seeds.length > 1 ? EASIEST + step * (place + (seed.harder ? 1 : 0)) : 0,
   }));
@@ -69,6 +71,29 @@ export function forms(
       form,
     })),
   );
+}
+
+/** Items that turn on no number, given as [id, label, form]. */
+export function named(
+  list: readonly (readonly [id: string, label: string, form?: string])[],
+): ItemSeed[] {
+  return list.map(([id, label, form]) => ({ id, label, number: 0, ...(form ? { form } : {}) }));
+}
+
+/** Pairs such as [3, 2] as items `p3-2`, "three and two"; `number` is their sum or the larger one. */
+export function pairs(
+  list: readonly (readonly [number, number])[],
+  turnsOn: 'sum' | 'larger',
+  prefix = 'p',
+  form?: string,
+): ItemSeed[] {
+  return list.map(([a, b]) => ({
+    id: `${prefix}${a}-${b}`,
+    label: `${numberWord(a)} and ${numberWord(b)}`,
+    number: turnsOn === 'sum' ? a + b : Math.max(a, b),
+    parts: [a, b],
+    ...(form ? { form } : {}),
+  }));
 }
 
 /** One row of the skill map as written in the data files. */

@@ -1,10 +1,30 @@
+import { ADD } from './add.js';
+import { BEYOND } from './beyond.js';
+import { BOND } from './bond.js';
+import { COMPARE } from './compare.js';
 import { COUNT } from './count.js';
+import { GLANCE } from './glance.js';
+import { MEASURE } from './measure.js';
 import { NUMERAL } from './numeral.js';
+import { PATTERN } from './pattern.js';
 import { SAY } from './say.js';
+import { SORT } from './sort.js';
 import { type Item, STRANDS, type Skill, type Strand } from './types.js';
 
 /** Every skill, strand by strand, each strand in the order in which it is usually met. */
-export const SKILLS: readonly Skill[] = [...SAY, ...COUNT, ...NUMERAL];
+export const SKILLS: readonly Skill[] = [
+  ...SAY,
+  ...COUNT,
+  ...GLANCE,
+  ...NUMERAL,
+  ...COMPARE,
+  ...BOND,
+  ...ADD,
+  ...BEYOND,
+  ...MEASURE,
+  ...SORT,
+  ...PATTERN,
+];
 
 const byId = new Map(SKILLS.map((skill) => [skill.id, skill]));
 const itemsById = new Map(

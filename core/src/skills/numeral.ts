@@ -1,5 +1,5 @@
 import { numberWord } from '../numbers/words.js';
-import { type ItemSeed, numbers, range, strand } from './build.js';
+import { type ItemSeed, named, numbers, range, strand } from './build.js';
 
 /** Numerals that are easily taken for one another lie one step up. */
 const LOOK_ALIKE = [2, 5, 6, 9];
@@ -85,7 +85,7 @@ export const NUMERAL = strand('numeral', [
     'draw-lines',
     'Draws lines and shapes',
     'lines',
-    LINES.map(([id, label], place) => ({ id, label, number: place + 1 })),
+    named(LINES),
     '',
     'drawn',
     '',

@@ -1,10 +1,53 @@
-import { GOALS } from './goals.js';
-import { SKILLS, faultsOf, matchSkills, skillOf } from './map.js';
-import type { Skill } from './types.js';
+import * as v from 'valibot';
+import { GOALS, goalCode } from './goals.js';
+import { SKILLS, faultsOf, matchSkills, skillOf, skillsOfStrand } from './map.js';
+import { STRANDS, Skill } from './types.js';
+
+/** Ids are stored with evidence: none may change, go missing or move. */
+const IDS: Record<string, string> = {
+  say: 'say-5 say-10 say-back-5 say-next-5 say-20 say-back-10 say-on-10 say-next-10 say-50 say-on-20 say-100 say-back-20',
+  count:
+    'touch-5 give-3 total-5 touch-10 give-5 layout-5 total-10 same-5 give-10 place-5 layout-10 touch-20 same-10 give-20',
+  glance: 'glance-3 glance-5 frame-5 frame-10 glance-parts glance-frame',
+  numeral:
+    'name-5 draw-lines match-5 order-5 name-10 write-first order-10 match-10 write-slant gap-10 name-20 forms-10 write-turns match-20 order-20 gap-20 name-100 write-20',
+  compare:
+    'more-clear more-5 plus1-5 more-10 minus1-5 greater-10 plus1-10 minus1-10 differ-10 sign-10',
+  bond: 'bond-2 bond-3 bond-4 bond-5 hide-5 bond-6 double-10 bond-10 three-parts-5 bond-7 bond-8 bond-9 hide-10 three-parts-10',
+  add: 'join-5 away-5 join-10 story-5 sentence-plus away-10 on-10 sentence-minus add-three-10 fluent-5 sentence-gap story-10 add-three-20',
+  beyond:
+    'halves partner-10 share step-2 teens step-10 partner-20 step-5 groups tens-ones coins step-down rows split-more',
+  measure: 'which-more order-three holds-more units-along divide-weight estimate-20 estimate-100',
+  sort: 'alike sort-one shape-find sort-other chart-build chart-read chart-differ',
+  pattern:
+    'pattern-match mirror-see pattern-copy mirror-spot pattern-next pattern-fix mirror-make mirror-fold pattern-unit',
+};
 
 describe('the skill map', () => {
   it('is sound: no circles, no unknown builds-on, no doubled ids', () => {
     expect(faultsOf(SKILLS)).toEqual([]);
+  });
+
+  it('keeps every id in its strand and its order, and fits the vocabulary', () => {
+    for (const strand of STRANDS) {
+      const ids = skillsOfStrand(strand).map((skill) => skill.id);
+      expect(ids).withContext(strand).toEqual(IDS[strand]!.split(' '));
+    }
+    for (const skill of SKILLS) {
+      expect(v.safeParse(Skill, skill).success).withContext(skill.id).toBeTrue();
+    }
+  });
+
+  it('holds every ordered pair of a bond, and every part in view', () => {
+    for (let n = 3; n <= 10; n++) {
+      const parts = skillOf(`bond-${n}`).items.map((item) => item.parts.join('+'));
+      expect(new Set(parts).size)
+        .withContext(String(n))
+        .toBe(n + 1);
+      expect(skillOf(`bond-${n}`).items.every((item) => item.number === n)).toBeTrue();
+    }
+    expect(skillOf('hide-5').items.length).toBe(3 + 4 + 5 + 6);
+    expect(skillOf('more-5').items.length).toBe((6 * 7) / 2);
   });
 
   it('finds a circle, an unknown skill and a doubled item', () => {
@@ -38,7 +81,8 @@ describe('the skill map', () => {
   it('takes families by pattern', () => {
     expect(matchSkills(['say-*'])).toEqual(['say-5', 'say-10', 'say-20', 'say-50', 'say-100']);
     expect(matchSkills(['write-*', 'say-back-5'])).toContain('write-slant');
-    expect(matchSkills(['more-*'])).toEqual([]);
+    expect(matchSkills(['more-*'])).toEqual(['more-clear', 'more-5', 'more-10']);
+    expect(matchSkills(['frame-*', 'step-*'])).toContain('step-down');
   });
 });
 
@@ -57,7 +101,7 @@ describe('published goals', () => {
 
   it('are all named with a source, and none is named in vain', () => {
     const codes = GOALS.map((goal) => goal.code);
-    const used = new Set(SKILLS.flatMap((skill) => skill.matches));
+    const used = new Set(SKILLS.flatMap((skill) => skill.matches.map(goalCode)));
     expect([...used].filter((code) => !codes.includes(code))).toEqual([]);
     expect(codes.filter((code) => !used.has(code))).toEqual([]);
     expect(GOALS.every((goal) => goal.fromMemory && goal.source.includes('20'))).toBeTrue();
@@ -91,6 +135,13 @@ describe('published goals', () => {
       jasmine.arrayContaining(['touch-20', 'layout-10', 'give-20']),
     );
     expect(skillOf('layout-10').items.some((item) => item.id === 'n10-scatter')).toBeTrue();
+  });
+
+  it('K.OA.A.3-5 and K.CC.C: bonds, sums within five, amounts and numerals compared', () => {
+    covers(numbersOf(matching('K.OA.A.3').filter((skill) => skill.strand === 'bond')), 1, 9);
+    expect(matching('K.OA.A.4').map((skill) => skill.id)).toContain('bond-10');
+    expect(skillOf('fluent-5').items.every((item) => item.number <= 5)).toBeTrue();
+    expect(matching('K.CC.C.7').map((skill) => skill.id)).toEqual(['greater-10']);
   });
 
   it('Head Start and England: words to twenty, amounts and numerals begun', () => {

@@ -2,14 +2,35 @@ import type { Day } from './basics.js';
 
 const MILLISECONDS_A_DAY = 86_400_000;
 
+const numberByDay = new Map<Day, number>();
+const dayByNumber = new Map<number, Day>();
+const MOST_KNOWN = 8000;
+
 /** Days since 1970-01-01; takes a valid day and ignores clock changes. */
 export function dayNumber(day: Day): number {
+  let number = numberByDay.get(day);
+  if (number === undefined) {
+    if (numberByDay.size >= MOST_KNOWN) numberByDay.clear();
+    number = countDays(day);
+    numberByDay.set(day, number);
+  }
+  return number;
+}
+
+function countDays(day: Day): number {
   return Math.round(Date.parse(`${day}T00:00:00Z`) / MILLISECONDS_A_DAY);
 }
 
 /** The day that lies `days` later (earlier when negative). */
 export function addDays(day: Day, days: number): Day {
-  return new Date((dayNumber(day) + days) * MILLISECONDS_A_DAY).toISOString().slice(0, 10);
+  const number = dayNumber(day) + days;
+  let later = dayByNumber.get(number);
+  if (later === undefined) {
+    if (dayByNumber.size >= MOST_KNOWN) dayByNumber.clear();
+    later = new Date(number * MILLISECONDS_A_DAY).toISOString().slice(0, 10);
+    dayByNumber.set(number, later);
+  }
+  return later;
 }
 
 /** Whole days from `from` to `to`; negative when `to` lies earlier. */
@@ -23,4 +44,15 @@ export function ageOn(birthDate: Day, day: Day): { years: number; months: number
   const [y, m, d] = day.split('-').map(Number) as [number, number, number];
   const months = Math.max(0, (y - by) * 12 + (m - bm) - (d < bd ? 1 : 0));
   return { years: Math.floor(months / 12), months: months % 12 };
+}
+
+const MONTHS =
+  'January February March April May June July August September October November December'.split(
+    ' ',
+  );
+
+/** "3 March". */
+export function dayInWords(day: Day): string {
+  const [, month = 1, date = 1] = day.split('-').map(Number);
+  return `${date} ${MONTHS[month - 1]}`;
 }

@@ -8,4 +8,6 @@ export * from './household.js';
 export * from './observation.js';
 export * from './records.js';
 export * from './sitting.js';
+export * from './skill.js';
 export * from './thing.js';
+export * from './word.js';

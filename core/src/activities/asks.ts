@@ -1,0 +1,341 @@
+import { capital, numberWord, placeWord } from '../numbers/index.js';
+import type { Item, Skill } from '../skills/index.js';
+import type { Layout } from '../vocabulary/index.js';
+import { familyOf } from './kinds.js';
+
+/** How an item is asked: what to say, what lies there, and which number answers it. */
+export interface Asking {
+  readonly ask: string;
+  readonly lay: string;
+  readonly expected?: number;
+  readonly from?: number;
+  readonly direction?: 'up' | 'down';
+  readonly layout?: Layout;
+}
+
+/** Words to go on for, from a number that is not one (own arithmetic: "on from 7: 8, 9, 10"). */
+const GO_ON = 3;
+
+type Ask = (item: Item, speaks: boolean, skill: Skill) => Asking;
+
+const word = numberWord;
+const part = (item: Item, i: number): number => item.parts[i] ?? 0;
+const two = (item: Item): string => `${word(part(item, 0))} and ${word(part(item, 1))}`;
+
+const GLANCE_LOOK: Record<string, string> = {
+  line: 'in a line',
+  dice: 'as on a die',
+  fingers: 'on your fingers',
+  scatter: 'scattered',
+  row: 'on the frame, row by row',
+  pairs: 'on the frame, in pairs',
+};
+
+/** Wording by family, in the order of the strands; all of it Gumo's own. */
+const ASKS: Readonly<Record<string, Ask>> = {
+  say: ({ number }) => ({
+    ask: `Let’s count to ${word(number)}. You start.`,
+    lay: 'Nothing to lay out; tap a finger for each word if it helps.',
+  }),
+  'say-back': ({ number }) => ({
+    ask: `Count back from ${word(number)}.`,
+    lay: 'Down to zero, like a rocket or a song.',
+    from: number,
+    direction: 'down',
+    expected: 0,
+  }),
+  'say-on': ({ number }) => ({
+    ask: `Go on from ${word(number)}: ${word(number)} …`,
+    lay: `${capital(word(number + 1))}, ${word(number + 2)}, ${word(number + 3)} is enough.`,
+    from: number,
+    expected: number + GO_ON,
+  }),
+  'say-next': ({ number, form }) => ({
+    ask: `Which number comes just ${form} ${word(number)}?`,
+    lay: 'Nothing to lay out.',
+    expected: form === 'after' ? number + 1 : number - 1,
+  }),
+  touch: count,
+  total: count,
+  layout: ({ label, form }, speaks) => ({
+    ask: speaks ? 'How many are there now?' : 'Show me how many there are now.',
+    lay: `Lay ${label}.`,
+    layout: form as Layout,
+  }),
+  give: ({ number }) => ({
+    ask: `Give me ${word(number)}, please.`,
+    lay: `The bowl within reach, ${Math.max(number + 3, 8)} in it.`,
+  }),
+  same: ({ number }) => ({
+    ask: 'I move them. Are there still as many?',
+    lay: `Lay ${word(number)} in a row, count, then move them before the child’s eyes.`,
+  }),
+  place: ({ number, form }) => ({
+    ask: `Who is ${placeWord(number)}?`,
+    lay: `Five in a row; count from the ${form}.`,
+  }),
+  glance: ({ number, form }, speaks) => ({
+    ask: speaks ? 'How many did you see?' : 'Show me how many you saw.',
+    lay: `Show ${word(number)} ${GLANCE_LOOK[form ?? ''] ?? ''} for three seconds, then cover.`,
+  }),
+  'glance-parts': (item) => ({
+    ask: 'How many did you see in all? How did you see it?',
+    lay: `Show ${two(item)} in two groups for three seconds.`,
+  }),
+  frame: ({ number, form }) =>
+    form === 'to-ten'
+      ? {
+          ask: 'How many more to ten?',
+          lay: `Build ${word(number)} on the frame.`,
+          expected: 10 - number,
+        }
+      : {
+          ask:
+            form === 'other'
+              ? `Put ${word(number)} on the frame another way.`
+              : `Put ${word(number)} on the frame.`,
+          lay: `The empty frame and ten counters of one color. Anything with ${word(number)} is right.`,
+        },
+  name: ({ number }, speaks) => ({
+    ask: speaks ? 'What number is this?' : `Show me the ${word(number)}.`,
+    lay: speaks ? `Show the card with ${number}.` : 'Four or five cards side by side.',
+  }),
+  match: ({ number, form }) =>
+    form === 'amount'
+      ? { ask: 'Bring me as many as this says.', lay: `Show the card with ${number}.` }
+      : {
+          ask: 'Find the number for this many.',
+          lay: `Lay ${word(number)}, and the cards beside.`,
+          layout: 'scatter',
+        },
+  forms: ({ label }) => ({
+    ask: 'Which number is this?',
+    lay: `Show ${label}, and four numerals to choose from.`,
+  }),
+  order: ({ number }, _, skill) => ({
+    ask: 'Put the numbers in order. Where does this one go?',
+    lay: `Muddled cards to ${skill.to}; it is about the ${number}.`,
+  }),
+  gap: ({ number, label }) => ({
+    ask: 'Which number is missing?',
+    lay: `A row of cards around ${number}: ${label}.`,
+  }),
+  write: ({ number }) => ({
+    ask: `Write a ${word(number)}.`,
+    lay: 'A board and a pen; show the way once and say it.',
+  }),
+  draw: ({ label }) => ({
+    ask: `Draw ${label}.`,
+    lay: 'A board and a pen; draw it once yourself.',
+  }),
+  more: (item) => ({
+    ask:
+      part(item, 0) === part(item, 1)
+        ? 'Does one have more, or are they the same?'
+        : 'Which has more?',
+    lay: `Lay ${two(item)}, side by side.`,
+  }),
+  greater: (item) => ({
+    ask: 'Which number is more?',
+    lay: `The cards ${part(item, 0)} and ${part(item, 1)}.`,
+  }),
+  sign: (item) => ({
+    ask: 'Which sign belongs between them?',
+    lay: `Lay ${two(item)}, and the three signs.`,
+  }),
+  differ: (item) => ({
+    ask: 'How many more are here than there?',
+    lay: `Lay ${two(item)} in two lines.`,
+  }),
+  plus1: ({ number }) => ({
+    ask: 'And one more: how many now?',
+    lay: `Lay ${word(number)}, then add one.`,
+    expected: number + 1,
+  }),
+  minus1: ({ number }) => ({
+    ask: 'One goes away: how many are left?',
+    lay: `Lay ${word(number)}, then take one.`,
+    expected: number - 1,
+  }),
+  bond: (item) => ({
+    ask: `${capital(word(part(item, 0)))} here. How many more make ${word(item.number)}?`,
+    lay: `${capital(word(item.number))} counters on two plates: ${two(item)}.`,
+    expected: part(item, 1),
+  }),
+  hide: (item) => ({
+    ask: 'How many are hiding?',
+    lay: `${capital(word(item.number))} in all; ${word(part(item, 0))} in view, the rest under a cloth.`,
+    expected: part(item, 1),
+  }),
+  'three-parts': ({ number }) => ({
+    ask: `Make ${word(number)} with three parts.`,
+    lay: `Three plates and ${word(number)} counters.`,
+  }),
+  double: (item) => ({
+    ask: `${capital(two(item))}: how many?`,
+    lay: `${capital(word(part(item, 0)))} counters in front of a mirror, or on both hands.`,
+  }),
+  join: (item) => ({
+    ask: `${capital(two(item))}: how many in all?`,
+    lay: `Lay ${two(item)} in two colors.`,
+  }),
+  away: (item) => ({
+    ask: `${capital(word(part(item, 1)))} go away. How many are left?`,
+    lay: `Lay ${word(part(item, 0))}.`,
+    expected: part(item, 0) - part(item, 1),
+  }),
+  on: (item) => ({
+    ask: `Here are ${word(part(item, 0))}, and ${word(part(item, 1))} more. Go on from ${word(part(item, 0))}.`,
+    lay: `${capital(word(part(item, 0)))} under a cloth, ${word(part(item, 1))} in view.`,
+  }),
+  sentence: (item, _, { id }) => {
+    const sign = id === 'sentence-minus' ? '−' : '+';
+    const [a, b] = [part(item, 0), part(item, 1)];
+    const whole = sign === '−' ? a - b : a + b;
+    return id === 'sentence-gap'
+      ? {
+          ask: 'Which number is missing?',
+          lay: `Lay ${a} + ? = ${whole} with cards.`,
+          expected: b,
+        }
+      : {
+          ask: 'Tell it with the number cards.',
+          lay: `Show it with things: ${a} ${sign} ${b} = ${whole}.`,
+          expected: whole,
+        };
+  },
+  'add-three': ({ label, parts }) => ({
+    ask: `${capital(label)}: how many in all?`,
+    lay: `Three groups: ${parts.join(', ')}.`,
+  }),
+  fluent: (item) => {
+    const minus = item.form === 'minus';
+    const [a, b] = [part(item, 0), part(item, 1)];
+    return {
+      ask: minus
+        ? `${capital(word(a))} take away ${word(b)}?`
+        : `${capital(word(a))} and ${word(b)}?`,
+      lay: 'Nothing to lay out; a breath is enough.',
+      expected: minus ? a - b : a + b,
+    };
+  },
+  story: ({ form, parts: [a = 0, b = 0] }) => STORIES[form ?? 'join']?.(a, b) ?? STORY_JOIN(a, b),
+  halves: ({ label }) => ({
+    ask: 'Make two the same out of it.',
+    lay: `The child ${label}; compare the parts.`,
+  }),
+  partner: ({ number }) => ({
+    ask: 'Does everyone have a partner? Odd or even?',
+    lay: `${capital(word(number))} counters to pair.`,
+  }),
+  share: (item) => ({
+    ask: 'Share them so that it is fair. Is any left?',
+    lay: `${capital(word(part(item, 0)))} things and ${word(part(item, 1))} plates.`,
+    expected: Math.floor(part(item, 0) / Math.max(1, part(item, 1))),
+  }),
+  step: ({ label }, _, { title }) => ({
+    ask: `${title.replace('Counts', 'Count')}, ${label}.`,
+    lay: 'Feet, hands or steps along a track help.',
+  }),
+  teens: ({ number }) => ({
+    ask: `Make ${word(number)}: ten, and how many more?`,
+    lay: 'Two frames and twenty counters.',
+    expected: number - 10,
+  }),
+  'tens-ones': ({ number, form }) =>
+    form === 'change'
+      ? { ask: 'Count the tens, then go on with the ones.', lay: 'Tens and ones, mixed.' }
+      : { ask: `Build ${word(number)}.`, lay: 'Ten-things and one-things of another kind.' },
+  'split-more': ({ number }) => ({
+    ask: `Can you make ${word(number)} another way?`,
+    lay: 'Tens and ones; trade a ten for ten ones.',
+  }),
+  groups: (item) => ({
+    ask: 'How many are there in all?',
+    lay: `${capital(word(part(item, 0)))} groups of ${word(part(item, 1))}.`,
+  }),
+  rows: (item) => ({
+    ask: 'How many in all? And when I turn the tray?',
+    lay: `${capital(word(part(item, 0)))} rows of ${word(part(item, 1))}.`,
+  }),
+  coins: ({ number }) => ({
+    ask: 'How much is this?',
+    lay: `Play coins worth ${number}: tens, fives, ones.`,
+  }),
+  which: ({ label }) => ({ ask: `Which is ${label.split(',')[0]}?`, lay: `Two things: ${label}.` }),
+  'order-three': ({ label }) => ({ ask: 'Put them in order.', lay: `Lay out ${label}.` }),
+  holds: ({ label }) => ({
+    ask: 'Which holds more? Let’s pour.',
+    lay: `Jars and a cup: ${label}.`,
+  }),
+  units: ({ label }) => ({
+    ask: 'How many long is it?',
+    lay: `A thing about ${label}, and equal things to lay along it.`,
+  }),
+  divide: ({ label }) => ({
+    ask: 'Is it lighter or heavier than this?',
+    lay: `Let the child heft ${label}, then weigh.`,
+  }),
+  estimate: ({ number }) => ({
+    ask: 'At least how many? At most how many?',
+    lay: `About ${number} things in a clear jar.`,
+  }),
+  alike: ({ label }) => ({ ask: 'Find the same one.', lay: `Four cards; alike ${label}.` }),
+  sort: ({ label }) => ({ ask: 'Put together what belongs together.', lay: `Sort ${label}.` }),
+  shape: ({ label }) => ({ ask: `Find me ${label}.`, lay: 'Four things, one of them that shape.' }),
+  'chart-build': ({ label }) => ({
+    ask: 'Lay them in columns so that we can see.',
+    lay: `Things for ${label}, and a line to begin at.`,
+  }),
+  chart: ({ label }) => ({ ask: `What does the chart say: ${label}?`, lay: 'A chart of things.' }),
+  pattern: ({ label }) => ({ ask: 'What belongs here?', lay: `A row of colors: ${label}.` }),
+  mirror: ({ label }) => ({ ask: 'What does the mirror show?', lay: `Safety mirrors: ${label}.` }),
+};
+
+const STORY_JOIN = (a: number, b: number): Asking => ({
+  ask: `${capital(word(a))} snails sit on the wall. ${capital(word(b))} more come. How many now?`,
+  lay: `${a + b} things to act it out, if the child likes.`,
+  expected: a + b,
+});
+
+const STORIES: Record<string, (a: number, b: number) => Asking> = {
+  join: STORY_JOIN,
+  away: (a, b) => ({
+    ask: `${capital(word(a))} kites fly. ${capital(word(b))} blow away. How many are left?`,
+    lay: `${a} things to act it out, if the child likes.`,
+    expected: a - b,
+  }),
+  parts: (a, b) => ({
+    ask: `${capital(word(a))} drums are red and ${word(b)} are blue. How many drums?`,
+    lay: `${a + b} things in two colors.`,
+    expected: a + b,
+  }),
+  more: (a, b) => ({
+    ask: `One pot has ${word(a)} carrots, the other ${word(b)}. How many more?`,
+    lay: `Two rows: ${a} and ${b}.`,
+    expected: a - b,
+  }),
+};
+
+function count({ number }: Item, speaks: boolean): Asking {
+  return {
+    ask: speaks
+      ? 'Count them for me. How many are there?'
+      : 'Touch each one. Show me how many there are.',
+    lay: `Lay ${word(number)} in a row.`,
+    layout: 'row',
+  };
+}
+
+/** Families by the longest beginning of the id that has a wording of its own. */
+function askOf(skillId: string): Ask {
+  const first = skillId.split('-')[0] ?? '';
+  const found = ASKS[skillId] ?? ASKS[familyOf(skillId)] ?? ASKS[first];
+  if (!found) throw new RangeError(`no wording for skill "${skillId}"`);
+  return found;
+}
+
+/** How an item of a skill is asked. @param speaks false for a child who shows or points */
+export function asking(skill: Skill, item: Item, speaks: boolean): Asking {
+  return askOf(skill.id)(item, speaks, skill);
+}

@@ -1,0 +1,110 @@
+import {
+  type ChildState,
+  type Wanted,
+  frontierOf,
+  notAsked,
+  slipWords,
+} from '../evidence/index.js';
+import { EMPTY_LEDGER } from '../evidence/index.js';
+import { joinWords, numberWord } from '../numbers/index.js';
+import { matchSkills, skillOf } from '../skills/index.js';
+import { type Activity, type Day, dayInWords } from '../vocabulary/index.js';
+import { captureKindOf } from './kinds.js';
+import { LIBRARY } from './library.js';
+import { topFor } from './prompts.js';
+
+/** One thing to do next with a child, and why now. */
+export interface NextStep {
+  readonly skillId: string;
+  readonly title: string;
+  readonly why: Wanted['why'];
+  /** A few words: a slip that recurs, what is not asked yet, when it was last seen. */
+  readonly because: string;
+  readonly value: number;
+  readonly activityId: string | null;
+  readonly activityTitle: string | null;
+  readonly top: number | null;
+}
+
+const MOST = 3;
+const MOST_NAMED = 3;
+
+const activitiesOf = new Map<string, readonly Activity[]>();
+
+/** Activities of the library that serve a skill and can record it, in the library's order. */
+export function activitiesFor(skillId: string): readonly Activity[] {
+  const known = activitiesOf.get(skillId);
+  if (known) return known;
+  const kind = captureKindOf(skillId);
+  const found = LIBRARY.filter(
+    (activity) => activity.capture.includes(kind) && matchSkills(activity.skills).includes(skillId),
+  );
+  activitiesOf.set(skillId, found);
+  return found;
+}
+
+function because(wanted: Wanted, state: ChildState): string {
+  const skill = skillOf(wanted.skillId);
+  const ledger = state.skills[wanted.skillId]?.ledger ?? EMPTY_LEDGER;
+  const taken = state.taken[wanted.skillId];
+  if (wanted.slip !== null) return `Recently: ${slipWords(wanted.slip)}.`;
+  if (wanted.why === 'check') {
+    return `Taken as known: two on own in passing by ${dayInWords(taken?.revisit.due ?? state.day ?? '1970-01-01')} settle it.`;
+  }
+  if (wanted.why === 'come-back' || wanted.why === 'due') {
+    return ledger.lastSeen
+      ? `Last seen on ${dayInWords(ledger.lastSeen)}.`
+      : 'Due to be seen again.';
+  }
+  if (wanted.why === 'open') return 'Not met yet, and all it builds on is there.';
+  const open = notAsked(skill, ledger);
+  const seen = `${ledger.own} of ${ledger.scored} on own`;
+  if (open.length === 0) return `${seen}; everything was asked once.`;
+  return open.length <= MOST_NAMED
+    ? `${seen}; not asked yet: ${joinWords(open)}.`
+    : `${seen}; ${numberWord(open.length)} not asked yet.`;
+}
+
+function stepFor(wanted: Wanted, state: ChildState, today: Day): NextStep {
+  const activity = activitiesFor(wanted.skillId)[0];
+  return {
+    skillId: wanted.skillId,
+    title: skillOf(wanted.skillId).title,
+    why: wanted.why,
+    because: because(wanted, state),
+    value: wanted.value,
+    activityId: activity?.id ?? null,
+    activityTitle: activity?.title ?? null,
+    top: activity ? topFor(activity, activity.capture, state, today) : null,
+  };
+}
+
+/**
+ * At most three next steps, best first, from three strands where there are three; those with an
+ * activity at hand go before those without.
+ */
+export function nextSteps(state: ChildState, today: Day): NextStep[] {
+  const open = frontierOf(state, today).filter((one) => one.why !== 'due' && one.why !== 'check');
+  const chosen: Wanted[] = [];
+  const strands = new Set<string>();
+  for (const withActivity of [true, false]) {
+    for (const one of open) {
+      const { strand } = skillOf(one.skillId);
+      if (chosen.length >= MOST || strands.has(strand)) continue;
+      if (withActivity && activitiesFor(one.skillId).length === 0) continue;
+      chosen.push(one);
+      strands.add(strand);
+    }
+  }
+  for (const one of open) {
+    if (chosen.length < MOST && !chosen.includes(one)) chosen.push(one);
+  }
+  return chosen.map((one) => stepFor(one, state, today));
+}
+
+/** What is to be seen again soon: due within a week, or taken as known and not checked yet. */
+export function dueSoon(state: ChildState, today: Day): NextStep[] {
+  return frontierOf(state, today)
+    .filter((one) => one.why === 'come-back' || one.why === 'due' || one.why === 'check')
+    .map((one) => stepFor(one, state, today));
+}

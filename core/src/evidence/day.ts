@@ -1,0 +1,195 @@
+import { type Skill, skillOf } from '../skills/index.js';
+import { type Day, type Pegs, type Policy, type Says, daysBetween } from '../vocabulary/index.js';
+import { type Distribution, priorAbility } from './ability.js';
+import { type Look, lookResult } from './first-look.js';
+import { EMPTY_LEDGER, FURTHER_FROM, bySitting, ownShare, replaySkill } from './ledger.js';
+import type { SkillState } from './state.js';
+import { type Taken, allBelow, checkTaken, takeAsKnown } from './taken.js';
+import { FIRST_LOOK, type Try } from './tries.js';
+import { afterGap } from './update.js';
+import { GUESS_CHANCE } from '../skills/index.js';
+
+/** The educator's own word on a skill, and how many sittings have spoken against it since. */
+export interface Word {
+  readonly id: string;
+  readonly says: Says;
+  readonly since: Day;
+  readonly against: number;
+}
+
+/** What stands at the end of a day. */
+export interface Core {
+  readonly skills: Readonly<Record<string, SkillState>>;
+  readonly taken: Readonly<Record<string, Taken>>;
+  readonly words: Readonly<Record<string, Word>>;
+  readonly look: Look | null;
+}
+
+export const EMPTY_CORE: Core = { skills: {}, taken: {}, words: {}, look: null };
+
+interface Stamped {
+  readonly id: string;
+  readonly at: string;
+}
+
+/** What one fact brings to its day. */
+export type Entry = Stamped &
+  (
+    | { readonly kind: 'tries'; readonly tries: readonly Try[] }
+    | { readonly kind: 'word'; readonly skillId: string; readonly says: Says }
+    | { readonly kind: 'pegs'; readonly pegs: Pegs['pegs']; readonly byAge: boolean }
+  );
+
+/** Sittings against the educator's word until the computation speaks again. */
+const CONTRADICTED_BY = 2;
+/** A sitting speaks against "knows it" below this share on own. */
+const AGAINST_SECURE_BELOW = 0.5;
+/** Skills that came within this many scored tries came quickly. */
+const QUICK_TRIES = 15;
+
+/** True while the educator's word wins over the computation. */
+export const holds = (word: Word | undefined): word is Word =>
+  word !== undefined && word.against < CONTRADICTED_BY;
+
+const contradicts = (says: Says, share: number): boolean =>
+  says === 'secure' ? share < AGAINST_SECURE_BELOW : share >= FURTHER_FROM;
+
+function priorOf(skill: Skill, before: Core, day: Day): Distribution {
+  const known = before.skills[skill.id];
+  if (known) return afterGap(known.belief, daysBetween(known.day, day));
+  const quick = skill.buildsOn.every((id) => {
+    const ledger = before.skills[id]?.ledger;
+    return ledger?.verdict === 'secure' && (ledger.firstSecure?.tries ?? 99) <= QUICK_TRIES;
+  });
+  return priorAbility(quick && skill.buildsOn.length > 0);
+}
+
+function bySkill(entries: readonly Entry[]): Map<string, Try[]> {
+  const found = new Map<string, Try[]>();
+  for (const entry of entries) {
+    if (entry.kind !== 'tries') continue;
+    for (const one of entry.tries) {
+      const known = found.get(one.skillId);
+      if (known) known.push(one);
+      else found.set(one.skillId, [one]);
+    }
+  }
+  return found;
+}
+
+/** Words of the day, and what the day's later sittings say against those that stand. */
+function wordsAfter(
+  before: Core,
+  day: Day,
+  entries: readonly Entry[],
+  tries: ReadonlyMap<string, Try[]>,
+): Core['words'] {
+  const said = entries.filter((one) => one.kind === 'word');
+  if (said.length === 0 && Object.keys(before.words).length === 0) return before.words;
+  const words: Record<string, Word> = { ...before.words };
+  const saidAt = new Map<string, string>();
+  for (const { id, at, skillId, says } of said) {
+    words[skillId] = { id, says, since: day, against: 0 };
+    saidAt.set(skillId, at);
+  }
+  for (const [skillId, word] of Object.entries(words)) {
+    const from = saidAt.get(skillId) ?? '';
+    let { against } = word;
+    for (const sitting of bySitting(tries.get(skillId) ?? [])) {
+      const share = ownShare(sitting);
+      if (share === null || (sitting[0] as Try).at <= from) continue;
+      if (contradicts(word.says, share)) against += 1;
+    }
+    if (against !== word.against) words[skillId] = { ...word, against };
+  }
+  return words;
+}
+
+function lookAfter(before: Core, entries: readonly Entry[]): Look | null {
+  let look = before.look;
+  for (const entry of entries) {
+    if (entry.kind === 'pegs') {
+      look = { pegs: entry.pegs, byAge: entry.byAge, tries: look?.tries ?? [] };
+    } else if (entry.kind === 'tries' && look) {
+      const tries = entry.tries.flatMap(({ firstLook, skillId, outcome, guess }) =>
+        firstLook
+          ? [{ skillId, outcome, guess: guess ?? GUESS_CHANCE[skillOf(skillId).answers] }]
+          : [],
+      );
+      if (tries.length > 0) look = { ...look, tries: [...look.tries, ...tries] };
+    }
+  }
+  return look;
+}
+
+interface Draft {
+  skills: Record<string, SkillState>;
+  words: Core['words'];
+  look: Look | null;
+}
+
+/** What is taken as known after a day, from what became secure and from the first look. */
+function takenAfter(
+  before: Core,
+  day: Day,
+  draft: Draft,
+  tries: ReadonlyMap<string, Try[]>,
+): Core['taken'] {
+  let taken = before.taken;
+  const set = (id: string, one: Taken | null): void => {
+    const others = Object.fromEntries(Object.entries(taken).filter(([key]) => key !== id));
+    taken = one ? { ...others, [id]: one } : others;
+  };
+  for (const [id, list] of tries) {
+    const known = before.taken[id];
+    if (!known) continue;
+    const later = list.filter((each) => !each.firstLook);
+    const next = bySitting(later).reduce(
+      (state, sitting) => checkTaken(state, sitting, day),
+      known,
+    );
+    if (next !== known) set(id, next);
+  }
+  const take = (id: string, from: string): void => {
+    if (!taken[id] && !draft.skills[id]?.ledger.firstSecure) set(id, takeAsKnown(from, day));
+  };
+  for (const id of tries.keys()) {
+    if (draft.skills[id]?.ledger.secureSince !== day) continue;
+    for (const below of allBelow(skillOf(id))) take(below, id);
+  }
+  for (const [id, word] of Object.entries(draft.words)) {
+    if (word.since !== day || word.says !== 'secure') continue;
+    for (const below of allBelow(skillOf(id))) take(below, id);
+  }
+  if (draft.look && draft.look !== before.look && draft.look.tries.length > 0) {
+    for (const [id, one] of Object.entries(taken)) {
+      if (one.from === FIRST_LOOK && one.state === 'checking' && one.own === 0) {
+        set(id, null);
+      }
+    }
+    const known = new Set(
+      Object.entries(draft.skills).flatMap(([id, { ledger }]) => (ledger.firstSecure ? [id] : [])),
+    );
+    for (const id of Object.keys(taken)) known.add(id);
+    for (const id of lookResult(draft.look, known).taken) take(id, FIRST_LOOK);
+  }
+  return taken;
+}
+
+/**
+ * What stands after a day.
+ * @param entries all of the day, by time noted, then by id
+ */
+export function replayDay(before: Core, day: Day, entries: readonly Entry[], policy: Policy): Core {
+  const tries = bySkill(entries);
+  const skills: Record<string, SkillState> = { ...before.skills };
+  for (const [id, list] of tries) {
+    const skill = skillOf(id);
+    const ledger = before.skills[id]?.ledger ?? EMPTY_LEDGER;
+    skills[id] = { day, ...replaySkill(skill, priorOf(skill, before, day), ledger, list, policy) };
+  }
+  const words = wordsAfter(before, day, entries, tries);
+  const look = lookAfter(before, entries);
+  const taken = takenAfter(before, day, { skills, words, look }, tries);
+  return { skills, taken, words, look };
+}

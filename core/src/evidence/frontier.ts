@@ -1,0 +1,91 @@
+import { SKILLS, type Skill, openedBy, skillOf } from '../skills/index.js';
+import { type Day, addDays, daysBetween } from '../vocabulary/index.js';
+import type { ChildState } from './fold.js';
+import { habitOf, pointsTo } from './slip-words.js';
+import { type Standing, isKnown, opensTheNext, standingOf } from './standing.js';
+
+/** A skill that is worth a child's time now. */
+export interface Wanted {
+  readonly skillId: string;
+  /** 0.25 to about 1.6; see `VALUE`. */
+  readonly value: number;
+  readonly why: 'nearly' | 'started' | 'open' | 'come-back' | 'due' | 'check';
+  /** The recurring slip that points at it, as a code; null where none does. */
+  readonly slip: string | null;
+}
+
+/** Value by standing, as the week is planned from it. */
+const VALUE = {
+  nearly: 1,
+  started: 0.9,
+  open: 0.7,
+  'come-back': 0.8,
+  due: 0.5,
+  check: 0.5,
+} as const;
+const BLOCKS_MANY = 1.3;
+const MANY = 2;
+const SLIP_POINTS = 1.2;
+const JUST_SEEN = 0.6;
+const JUST_SEEN_DAYS = 2;
+const DUE_WITHIN = 7;
+
+function whyNow(
+  skill: Skill,
+  standing: Standing,
+  open: boolean,
+  state: ChildState,
+  today: Day,
+): Wanted['why'] | null {
+  const taken = state.taken[skill.id];
+  const soon = addDays(today, DUE_WITHIN);
+  switch (standing) {
+    case 'come-back':
+      return 'come-back';
+    case 'secure':
+      return (state.skills[skill.id]?.ledger.revisit?.due ?? '9999') <= soon ? 'due' : null;
+    case 'taken':
+      if (taken?.state === 'checking') return 'check';
+      return taken && taken.revisit.due <= soon ? 'due' : null;
+    case 'nearly':
+    case 'started':
+      return open ? standing : null;
+    case 'not-met':
+      return open ? 'open' : null;
+  }
+}
+
+/**
+ * The skills open to a child now, and those to come back to, best first. Open is every skill whose
+ * builds-on are all known, or, where the policy follows the lead, at least nearly.
+ */
+export function frontierOf(state: ChildState, today: Day): Wanted[] {
+  const standings = new Map(SKILLS.map((skill) => [skill.id, standingOf(skill, state, today)]));
+  const at = (id: string): Standing => standings.get(id) ?? 'not-met';
+  const ready = (id: string): boolean =>
+    opensTheNext(skillOf(id), state, today) ||
+    (state.policy === 'follow-lead' && at(id) === 'nearly');
+  const pointed = new Map<string, string>();
+  for (const skill of SKILLS) {
+    const ledger = state.skills[skill.id]?.ledger;
+    const habit = ledger ? habitOf(ledger) : null;
+    if (!habit) continue;
+    for (const id of pointsTo(habit.code, skill.id)) {
+      if (!pointed.has(id)) pointed.set(id, habit.code);
+    }
+  }
+  return SKILLS.flatMap((skill): Wanted[] => {
+    const why = whyNow(skill, at(skill.id), skill.buildsOn.every(ready), state, today);
+    if (why === null) return [];
+    const slip = pointed.get(skill.id) ?? null;
+    const last = state.skills[skill.id]?.ledger.lastSeen ?? null;
+    const blocked = openedBy(skill.id).filter((one) => !isKnown(at(one.id))).length;
+    const isOpen = why === 'nearly' || why === 'started' || why === 'open' || why === 'come-back';
+    const value =
+      VALUE[why] *
+      (isOpen && blocked >= MANY ? BLOCKS_MANY : 1) *
+      (slip === null ? 1 : SLIP_POINTS) *
+      (last !== null && daysBetween(last, today) <= JUST_SEEN_DAYS ? JUST_SEEN : 1);
+    return [{ skillId: skill.id, value, why, slip }];
+  }).sort((a, b) => b.value - a.value);
+}
