@@ -2,18 +2,22 @@
  * Writes the demo household, always the same from the same seed: eleven weeks of invented records
  * of six invented children, one of whom leaves out fifteen and one who takes 6 and 9 for each other.
  */
-import { findActivity, promptsOf, topFor } from '@gumo/core/activities';
-import { emptyState, fold, foldAll, nextPrompt } from '@gumo/core/evidence';
+import { findActivity, promptFor, promptsOf, topFor } from '@gumo/core/activities';
+import { FIRST_LOOK, emptyState, foldAll, nextLook, nextPrompt } from '@gumo/core/evidence';
 import { seeded } from '@gumo/core/numbers';
-import { SKILLS, skillOf } from '@gumo/core/skills';
+import { SKILLS, STRANDS, skillOf } from '@gumo/core/skills';
 import { addDays, dayNumber, newHousehold } from '@gumo/core/vocabulary';
-import { CHILDREN, DAYS, THINGS, TODAY } from './household.mjs';
+import { CHILDREN, DAYS, STORIES, THINGS, TODAY } from './household.mjs';
+import { recordOf, storyChance } from './records.mjs';
 
 const SEED = 20260310;
 const WEEKS = 11;
 /** Weeks before today without preschool. */
 const HOLIDAY_WEEK = 4;
-const KINDS = ['reach', 'count', 'give', 'numeral'];
+
+const JOTTED = ['measure', 'sort', 'pattern', 'compare', 'numeral', 'count', 'beyond', 'glance'];
+/** Ilse is the newest; her first look lies near the beginning. */
+const FIRST_LOOK_DAYS = ['2025-12-29', '2025-12-30'];
 
 /** Makes the whole file as an object. */
 export function generate() {
@@ -35,78 +39,60 @@ export function generate() {
   const sittings = [];
   const observations = [];
   const voidings = [];
+  const allPegs = [];
+  const words = [];
+
+  const outcomeOf = (p) =>
+    random() < p ? 'own' : random() < 0.55 ? 'help' : random() < 0.9 ? 'not-yet' : 'not-now';
+
+  /** Writes one try down. */
+  function note(child, prompt, outcome, { sittingId, activityId, at, day, things: used }) {
+    const observation = {
+      id: uuid(),
+      childId: child.row.id,
+      sittingId,
+      activityId,
+      skillId: prompt.skillId,
+      itemId: prompt.itemId,
+      at,
+      day,
+      outcome,
+      triedFirst: true,
+      answered: child.row.answerModes.includes('speaks') ? 'spoken' : 'shown',
+      reason: null,
+      things: used,
+      notedBy: 'demo',
+      note: '',
+      record: recordOf(child, prompt, outcome === 'own', random()),
+    };
+    observations.push(observation);
+    facts.get(child.row.id).push({ kind: 'observation', observation });
+  }
 
   /** Chance of on own: nearly sure for what is known, falling off beyond the child's place. */
-  function chance(child, skillId, item, progress) {
-    const skill = skillOf(skillId);
+  function chance(child, prompt, progress) {
+    const skill = skillOf(prompt.skillId);
+    const item = skill.items.find((one) => one.id === prompt.itemId);
     const strand = SKILLS.filter((one) => one.strand === skill.strand);
     const [from, to] = child.places[skill.strand] ?? [0, 0];
     const ahead = from + (to - from) * progress - strand.indexOf(skill);
-    const logit = 2.2 * ahead - 0.7 * item.difficulty + 0.4;
+    const logit = 2.4 * ahead - 0.7 * item.difficulty + 1.1;
     return 0.05 + 0.9 / (1 + Math.exp(-logit));
-  }
-
-  function recordOf(child, prompt, right) {
-    const n = prompt.expected;
-    const slip = random();
-    switch (prompt.kind) {
-      case 'count': {
-        const base = { kind: 'count', language: 'en', n, layout: prompt.layout ?? 'row' };
-        const fine = { words: n, lastWord: n, skipped: 0, doubled: 0, answer: n, recounted: false };
-        if (right) return { ...base, ...fine };
-        if (child.row.name === 'Mirela' || slip < 0.3) return { ...base, ...fine, recounted: true };
-        if (slip < 0.65)
-          return { ...base, ...fine, words: n + 1, lastWord: n + 1, doubled: 1, answer: n + 1 };
-        return { ...base, ...fine, words: n - 1, lastWord: n - 1, skipped: 1, answer: n - 1 };
-      }
-      case 'give':
-        return { kind: 'give', asked: n, given: right ? n : n + (slip < 0.6 ? 1 : -1) };
-      case 'numeral': {
-        const twins = { 6: 9, 9: 6, 2: 5, 5: 2, 12: 20, 13: 30 };
-        const answer = right ? n : (twins[n] ?? Math.max(0, n + (slip < 0.5 ? 1 : -1)));
-        const way = child.row.answerModes.includes('speaks') ? 'spoken' : 'pointed';
-        return { kind: 'numeral', shown: n, answer, way };
-      }
-      default: {
-        const base = {
-          kind: 'reach',
-          language: 'en',
-          direction: prompt.direction,
-          from: prompt.from,
-          to: n,
-          leftOut: [],
-          repeated: [],
-          swapped: [],
-          said: null,
-          guess: null,
-        };
-        if (right) return { ...base, stop: n };
-        if (prompt.direction === 'down') return { ...base, stop: Math.max(1, prompt.from - 2) };
-        if (prompt.from > 1) return { ...base, stop: prompt.from };
-        if (n >= 20) {
-          if (child.row.name === 'Kofi' || slip < 0.4)
-            return { ...base, stop: Math.min(n, 20), leftOut: [15] };
-          return { ...base, stop: Math.min(n - 1, slip < 0.7 ? 29 : 16) };
-        }
-        return { ...base, stop: Math.max(1, n - 1 - Math.floor(slip * 3)) };
-      }
-    }
-  }
-
-  /** Which item a child's own story makes hard. */
-  function storyChance(child, prompt, usual) {
-    const name = child.row.name;
-    if (name === 'Mirela' && prompt.kind === 'numeral' && [6, 9].includes(prompt.expected))
-      return 0.25;
-    if (name === 'Kofi' && prompt.kind === 'reach' && prompt.from === 1 && prompt.expected >= 20)
-      return 0.1;
-    return usual;
   }
 
   const clock = (day, minute) =>
     `${day}T${String(Math.floor(minute / 60)).padStart(2, '0')}:${String(minute % 60).padStart(2, '0')}`;
 
-  function sit(day, minute, activityId, names, progress) {
+  function sit(
+    day,
+    minute,
+    activityId,
+    names,
+    progress,
+    skillId = null,
+    story = null,
+    items = null,
+  ) {
     const activity = findActivity(activityId);
     const here = children.filter(({ row }) => names.includes(row.name));
     const things1 = things.filter((thing) => activity.needs.some((need) => need.use === thing.use));
@@ -124,67 +110,114 @@ export function generate() {
     let second = 0;
     for (const child of here) {
       const state = () => states.get(child.row.id);
-      const top = topFor(activity, KINDS, state(), day);
+      const top = skillId ? skillOf(skillId).to : topFor(activity, activity.capture, state(), day);
       sitting.takers.push({ childId: child.row.id, top });
       const asked = [];
-      const tries = 4 + Math.floor(random() * 4);
+      const tries = story ? 6 : 4 + Math.floor(random() * 4);
       for (let t = 0; t < tries; t++) {
-        const pool = promptsOf(activity, top, KINDS, child.row.answerModes);
+        const all = promptsOf(activity, top, activity.capture, child.row.answerModes);
+        const pool = skillId ? all.filter((one) => one.skillId === skillId) : all;
         const seed = `${sitting.id}-${t}`;
-        const prompt = nextPrompt(pool, state(), asked, day, seed, t === tries - 1);
+        const prompt = items
+          ? pool.find((one) => one.itemId === items[t])
+          : nextPrompt(pool, state(), asked, day, seed, t === tries - 1);
         if (!prompt) break;
-        const item = skillOf(prompt.skillId).items.find((one) => one.id === prompt.itemId);
-        const usual = chance(child, prompt.skillId, item, progress);
-        const right = random() < storyChance(child, prompt, usual);
-        const outcome = right
-          ? 'own'
-          : random() < 0.55
-            ? 'help'
-            : random() < 0.9
-              ? 'not-yet'
-              : 'not-now';
-        const observation = {
-          id: uuid(),
-          childId: child.row.id,
-          sittingId: sitting.id,
-          activityId,
-          skillId: prompt.skillId,
-          itemId: prompt.itemId,
-          at: `${clock(day, minute + Math.floor(second / 60))}:${String(second % 60).padStart(2, '0')}.000Z`,
-          day,
-          outcome,
-          triedFirst: true,
-          answered: child.row.answerModes.includes('speaks') ? 'spoken' : 'shown',
-          reason: null,
-          things: used,
-          notedBy: 'demo',
-          note: '',
-          record: recordOf(child, prompt, right),
-        };
+        const outcome = story
+          ? story(t)
+          : outcomeOf(storyChance(child, prompt, chance(child, prompt, progress)));
+        const at = `${clock(day, minute + Math.floor(second / 60))}:${String(second % 60).padStart(2, '0')}.000Z`;
+        note(child, prompt, outcome, { sittingId: sitting.id, activityId, at, day, things: used });
         second += 25;
         asked.push({ key: prompt.key, outcome });
-        observations.push(observation);
-        facts.get(child.row.id).push({ kind: 'observation', observation });
       }
     }
     sitting.endedAt = `${clock(day, minute + Math.ceil(second / 60))}:00.000Z`;
     sittings.push(sitting);
-    for (const child of here) {
-      const known = facts.get(child.row.id);
-      const next = known
-        .filter((fact) => fact.observation.sittingId === sitting.id)
-        .reduce((folded, fact) => {
-          const one = fold(folded, fact);
-          return 'state' in one ? one.state : foldAll(child.row.id, child.row.policy, known);
-        }, states.get(child.row.id));
-      states.set(child.row.id, next);
+    here.forEach(takeIn);
+  }
+
+  /** What was noted last becomes known. */
+  function takeIn({ row }) {
+    states.set(row.id, foldAll(row.id, row.policy, facts.get(row.id)));
+  }
+
+  /** In passing, without an activity: what is heard and seen along the day. */
+  function jot(day, minute, child, progress) {
+    const strand = pick(JOTTED.filter((one) => child.places[one]));
+    const skills = SKILLS.filter((one) => one.strand === strand);
+    const [from, to] = child.places[strand];
+    const place = from + (to - from) * progress + (random() - 0.6) * 2;
+    const skill = skills[Math.min(skills.length - 1, Math.max(0, Math.floor(place)))];
+    const prompt = promptFor(skill.id, pick(skill.items).id, child.row.answerModes);
+    const outcome = outcomeOf(storyChance(child, prompt, chance(child, prompt, progress)));
+    note(child, prompt, outcome, {
+      sittingId: null,
+      activityId: null,
+      at: `${clock(day, minute)}:00.000Z`,
+      day,
+      things: [],
+    });
+  }
+
+  /** A first look in two parts at a child who is new. */
+  function firstLook(child, days, place) {
+    const pegs = Object.fromEntries(STRANDS.map((strand) => [strand, place[strand] ?? 0]));
+    const began = {
+      id: uuid(),
+      childId: child.row.id,
+      at: `${clock(days[0], 9 * 60)}:00.000Z`,
+      day: days[0],
+      pegs,
+      byAge: false,
+      notedBy: 'demo',
+    };
+    allPegs.push(began);
+    facts.get(child.row.id).push({ kind: 'pegs', pegs: began });
+    takeIn(child);
+    for (const day of days) {
+      const sittingId = uuid();
+      const tried = [];
+      for (let t = 0; t < 12; t++) {
+        const next = nextLook(states.get(child.row.id).look, tried);
+        if (!next) break;
+        const prompt = promptFor(next.skillId, next.itemId, child.row.answerModes);
+        const outcome = random() < chance(child, prompt, 0.2) ? 'own' : 'not-yet';
+        tried.push({ skillId: next.skillId, outcome, guess: 0.05 });
+        const at = `${clock(day, 9 * 60 + 2 + Math.floor(t / 2))}:${t % 2 ? '30' : '00'}.000Z`;
+        note(child, prompt, outcome, { sittingId, activityId: FIRST_LOOK, at, day, things: [] });
+        takeIn(child);
+      }
+      sittings.push({
+        id: sittingId,
+        activityId: FIRST_LOOK,
+        planEntryId: null,
+        day,
+        startedAt: `${clock(day, 9 * 60 + 1)}:00.000Z`,
+        endedAt: `${clock(day, 9 * 60 + 9)}:00.000Z`,
+        mood: 'calm',
+        takers: [{ childId: child.row.id, top: 5 }],
+      });
     }
   }
 
   const ROUND = [
     ['count-together', 'stairs', 'song-count'],
     ['handfuls', 'card-hunt', 'turn-over', 'land-in-cup', 'tidy-count', 'numbers-about'],
-    ['show-say', 'dice-touch', 'dot-touch', 'layouts'],
+    [
+      'show-say',
+      'dice-touch',
+      'dot-touch',
+      'layouts',
+      'dot-plates',
+      'build-frame',
+      'tiles-more',
+      'one-more-line',
+      'two-plates',
+      'two-plates',
+      'hidden-part',
+      'in-the-sack',
+      'peg-rail',
+    ],
   ];
   const first = addDays(TODAY, -7 * WEEKS);
   for (let day = first; day < TODAY; day = addDays(day, 1)) {
@@ -192,8 +225,25 @@ export function generate() {
     const ago = (dayNumber(TODAY) - dayNumber(day)) / 7;
     if (weekday > 4 || (ago > HOLIDAY_WEEK && ago <= HOLIDAY_WEEK + 1)) continue;
     const progress = 1 - ago / WEEKS;
+    if (day === FIRST_LOOK_DAYS[0])
+      firstLook(children[0], FIRST_LOOK_DAYS, { sort: 1, pattern: 1 });
+    for (let n = 0; n < 4; n++) jot(day, 10 * 60 + 12 + n * 7, pick(children), progress);
+    for (const [on, name, activityId, skillId, outcomes, items] of STORIES) {
+      if (on !== day) continue;
+      const told = outcomes.split('');
+      sit(
+        day,
+        11 * 60 + 20,
+        activityId,
+        [name],
+        progress,
+        skillId,
+        (t) => (told[t % told.length] === 'o' ? 'own' : 'not-yet'),
+        items ?? null,
+      );
+    }
     ROUND.forEach((activities, band) => {
-      if (band === 2 && random() < 0.35) return;
+      if (band === 2 && random() < 0.2) return;
       const chosen = pick(activities);
       const least = findActivity(chosen).fromAge;
       const able = children.filter(
@@ -209,6 +259,20 @@ export function generate() {
     });
   }
 
+  const sunniva = children[5];
+  words.push({
+    id: uuid(),
+    childId: sunniva.row.id,
+    skillId: 'share',
+    at: `${clock(addDays(TODAY, -8), 600)}:00.000Z`,
+    day: addDays(TODAY, -8),
+    says: 'secure',
+    note: 'Shares the plums every day, and says what is left over.',
+    notedBy: 'demo',
+  });
+  facts.get(sunniva.row.id).push({ kind: 'word', word: words[0] });
+  takeIn(sunniva);
+
   const plan = [];
   for (let offset = 0; offset < 14; offset++) {
     const day = addDays(TODAY, offset);
@@ -218,7 +282,7 @@ export function generate() {
         .filter(({ row }) => names.includes(row.name))
         .map(({ row }) => ({
           childId: row.id,
-          top: topFor(activity, KINDS, states.get(row.id), TODAY),
+          top: topFor(activity, activity.capture, states.get(row.id), TODAY),
         }));
       plan.push({
         id: uuid(),
@@ -243,6 +307,8 @@ export function generate() {
     sittings,
     observations,
     voidings,
+    words,
+    pegs: allPegs,
     plan,
     days: [],
   };

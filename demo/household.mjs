@@ -21,6 +21,11 @@ export const CHILDREN = [
     say: [0, 1.2],
     count: [0, 0.8],
     numeral: [0, 0.3],
+    glance: [0, 0.6],
+    compare: [0, 0.8],
+    sort: [0.4, 1.6],
+    pattern: [0.2, 1.2],
+    measure: [0.2, 0.8],
   }),
   child(
     'Tomasz',
@@ -28,7 +33,16 @@ export const CHILDREN = [
     'wave',
     'slate',
     ['trains', 'drums'],
-    { say: [0.6, 2.6], count: [0.5, 3.2], numeral: [0, 1.2] },
+    {
+      say: [0.6, 2.6],
+      count: [0.5, 3.2],
+      numeral: [0, 1.2],
+      glance: [0.2, 1.4],
+      compare: [0.4, 1.4],
+      sort: [1, 2.4],
+      pattern: [0.6, 2],
+      measure: [0.5, 1.4],
+    },
     { cautions: { mouths: true, allergies: [], note: 'Beads go straight to the mouth.' } },
   ),
   child(
@@ -37,7 +51,17 @@ export const CHILDREN = [
     'drop',
     'heather',
     ['kites', 'knitting'],
-    { say: [0.5, 2.4], count: [1.5, 5.5], numeral: [0.8, 3] },
+    {
+      say: [0.5, 2.4],
+      count: [1.5, 5.5],
+      numeral: [0.8, 3],
+      glance: [0.8, 2],
+      compare: [0.8, 2],
+      bond: [0, 1],
+      sort: [1.4, 3],
+      pattern: [1, 3],
+      measure: [0.8, 1.6],
+    },
     { answerModes: ['points', 'fingers', 'hands'] },
   ),
   child(
@@ -46,13 +70,32 @@ export const CHILDREN = [
     'hill',
     'bark',
     ['kites', 'drums'],
-    { say: [2, 5.4], count: [3, 7.4], numeral: [1.5, 4.4] },
+    {
+      say: [2, 5.4],
+      count: [3, 7.4],
+      numeral: [1.5, 4.4],
+      glance: [1, 3],
+      compare: [1, 3.4],
+      bond: [0.5, 3.4],
+      add: [0, 1.4],
+      sort: [2, 4],
+      pattern: [2, 4.4],
+      measure: [1, 2.2],
+    },
     { policy: 'secure-first' },
   ),
   child('Kofi', '2021-06-05', 'seed', 'spruce', ['drums', 'trains'], {
     say: [2.5, 6],
     count: [5, 10.5],
     numeral: [3, 7.2],
+    glance: [2, 4.4],
+    compare: [3, 6],
+    bond: [2.5, 6],
+    add: [0.6, 3.4],
+    beyond: [0.4, 2],
+    sort: [3, 5],
+    pattern: [3, 5.6],
+    measure: [1.5, 3.4],
   }),
   child(
     'Sunniva',
@@ -60,7 +103,19 @@ export const CHILDREN = [
     'knot',
     'plum',
     ['knitting', 'snails'],
-    { say: [5, 9], count: [9, 13], numeral: [6, 11.5] },
+    {
+      say: [5, 9],
+      count: [9, 13],
+      numeral: [6, 11.5],
+      glance: [4, 6],
+      compare: [5, 9],
+      bond: [5, 9.4],
+      add: [2, 6],
+      beyond: [1, 4],
+      sort: [4, 6],
+      pattern: [5, 8],
+      measure: [2.5, 5],
+    },
     { cautions: { mouths: false, allergies: ['walnut'], note: '' }, policy: 'follow-lead' },
   ),
 ];
@@ -117,6 +172,12 @@ export const THINGS = [
   thing('dye jars with lids', 'jar', 6, 'shelf 2', { kind: 'unknown' }, { hazards: ['glass'] }),
   thing('jar lids', 'cover', 8, 'shelf 2', disc(80, 12)),
   thing('number cards 0 to 20', 'card', 21, 'folder A', card),
+  thing('ten frames', 'frame', 4, 'folder B', block(160, 70, 2)),
+  thing('number tracks to ten', 'track', 3, 'folder B', block(300, 35, 1)),
+  thing('dot plates', 'plate', 10, 'shelf 1', disc(180, 15)),
+  thing('dominoes to double six', 'tile', 28, 'box 9', block(80, 40, 12)),
+  thing('peg rail', 'rail', 1, 'box 7', block(420, 30, 20)),
+  thing('linen sack', 'sack', 1, 'box 5', { kind: 'unknown' }, { hazards: ['cord'] }),
   thing('dot cards 1 to 10', 'card', 10, 'folder A', card),
   thing('linen cloth', 'cloth', 3, 'box 5', { kind: 'unknown' }),
   thing('egg cups', 'cup', 10, 'shelf 1', { kind: 'unknown' }),
@@ -124,6 +185,24 @@ export const THINGS = [
   thing('large dice', 'die', 3, 'box 7', block(50, 50, 50)),
   thing('tidy box', 'box', 2, 'shelf 3', { kind: 'unknown' }),
   thing('kitchen scale', 'scale', 1, 'kitchen', { kind: 'unknown' }),
+];
+
+/**
+ * Sittings that tell a story: [day, child, activity, skill, o for on own and n for not yet, items]. Kofi's
+ * bonds of five were secure before the week without preschool, and faded after it; Sunniva, counting
+ * on, says the first number again.
+ */
+export const STORIES = [
+  ['2026-01-05', 'Kofi', 'two-plates', 'bond-5', 'oooooo'],
+  ['2026-01-08', 'Kofi', 'two-plates', 'bond-5', 'oooooo'],
+  ['2026-01-13', 'Kofi', 'two-plates', 'bond-5', 'oooooo'],
+  ['2026-01-20', 'Kofi', 'two-plates', 'bond-5', 'oooooo'],
+  ['2026-02-24', 'Kofi', 'two-plates', 'bond-5', 'nnonnn'],
+  ['2026-02-12', 'Mirela', 'show-say', 'name-10', 'nonono', ['n6', 'n8', 'n9', 'n7']],
+  ['2026-02-26', 'Mirela', 'show-say', 'name-10', 'nono', ['n9', 'n10', 'n6', 'n0']],
+  ['2026-03-06', 'Mirela', 'show-say', 'name-10', 'nono', ['n6', 'n7', 'n9', 'n8']],
+  ['2026-02-19', 'Sunniva', 'peg-rail', 'on-10', 'onnonn'],
+  ['2026-03-05', 'Sunniva', 'peg-rail', 'on-10', 'nonnon'],
 ];
 
 /** What each day of the plan holds: [moment, activity, minutes, words, names]. */

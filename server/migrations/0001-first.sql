@@ -54,11 +54,12 @@ CREATE TABLE sitting_children (
   PRIMARY KEY (child_id, sitting_id)
 ) STRICT, WITHOUT ROWID;
 
--- What was seen, and what was taken back, in the order in which it arrived.
+-- What was seen, what was taken back, the educator's own word, and where a first look begins, in
+-- the order in which it arrived.
 CREATE TABLE facts (
   seq        INTEGER PRIMARY KEY,
   id         TEXT NOT NULL UNIQUE,
-  kind       TEXT NOT NULL CHECK (kind IN ('observation', 'voiding')),
+  kind       TEXT NOT NULL CHECK (kind IN ('observation', 'voiding', 'word', 'pegs')),
   child_id   TEXT NOT NULL REFERENCES children (id),
   sitting_id TEXT REFERENCES sittings (id),
   skill_id   TEXT,

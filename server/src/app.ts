@@ -19,6 +19,7 @@ import type { Context } from './routes/context.js';
 import { daysRoutes } from './routes/days.js';
 import { factsRoutes } from './routes/facts.js';
 import { planRoutes } from './routes/plan.js';
+import { progressRoutes } from './routes/progress.js';
 import { sittingsRoutes } from './routes/sittings.js';
 
 export interface AppOptions {
@@ -77,7 +78,7 @@ function apiRoutes(context: Context, requestsAMinute: number): express.Router {
   });
   api.get('/activities', (_request, response) => void response.json(LIBRARY));
   api.get('/things', (_request, response) => void response.json(context.store.things.all()));
-  api.use('/children', childrenRoutes(context));
+  api.use('/children', childrenRoutes(context), progressRoutes(context));
   api.use('/sittings', sittingsRoutes(context));
   api.use('/days', daysRoutes(context));
   api.use('/plan', planRoutes(context));

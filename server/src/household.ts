@@ -15,6 +15,8 @@ export function loadHousehold(store: Store, file: HouseholdFile): void {
     file.days.forEach((sheet) => store.days.put(sheet));
     file.sittings.forEach((sitting) => store.sittings.add(sitting));
     file.observations.forEach((observation) => store.facts.addObservation(observation));
+    file.words.forEach((word) => store.facts.addWord(word));
+    file.pegs.forEach((pegs) => store.facts.addPegs(pegs));
     file.voidings.forEach((voiding) => store.facts.addVoiding(voiding));
   });
 }

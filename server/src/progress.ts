@@ -1,11 +1,27 @@
-import { type ChildState, RULES_VERSION, fold, foldAll } from '@gumo/core/evidence';
-import type { Child } from '@gumo/core/vocabulary';
+import { type ChildState, type Fact, RULES_VERSION, fold, foldAll } from '@gumo/core/evidence';
+import type { Child, Policy } from '@gumo/core/vocabulary';
 import type { Store } from './database/store.js';
 
 /** Conclusions about children, kept as snapshots and brought up to date when asked for. */
 export interface Progress {
   /** Everything concluded about a child from all facts that have arrived. */
   of(child: Child): ChildState;
+  /** As it stood at the end of a day, or as another policy would have it. */
+  asIf(child: Child, other: { day?: string; policy?: Policy }): ChildState;
+}
+
+/** The day a fact belongs to; a voiding belongs to whatever it takes back, at any time. */
+function dayOf(fact: Fact): string | null {
+  switch (fact.kind) {
+    case 'observation':
+      return fact.observation.day;
+    case 'word':
+      return fact.word.day;
+    case 'pegs':
+      return fact.pegs.day;
+    case 'voiding':
+      return null;
+  }
 }
 
 /** Most children whose state is held in memory. */
@@ -28,15 +44,15 @@ export function progressIn(store: Store): Progress {
   }
 
   function rebuild(child: Child): Held {
-    const facts = [...store.facts.after(child.id, 0)];
-    return {
-      state: foldAll(
-        child.id,
-        child.policy,
-        facts.map((one) => one.fact),
-      ),
-      upto: facts[facts.length - 1]?.seq ?? 0,
+    let upto = 0;
+    const facts = function* (): IterableIterator<Fact> {
+      for (const { seq, fact } of store.facts.after(child.id, 0)) {
+        upto = seq;
+        yield fact;
+      }
     };
+    const state = foldAll(child.id, child.policy, facts());
+    return { state, upto };
   }
 
   function bringUpToDate(child: Child, known: Held): Held {
@@ -50,7 +66,16 @@ export function progressIn(store: Store): Progress {
     return { state, upto };
   }
 
+  function* upTo(childId: string, day: string | undefined): IterableIterator<Fact> {
+    for (const { fact } of store.facts.after(childId, 0)) {
+      const on = dayOf(fact);
+      if (day === undefined || on === null || on <= day) yield fact;
+    }
+  }
+
   return {
+    asIf: (child, { day, policy = child.policy }) =>
+      foldAll(child.id, policy, upTo(child.id, day)),
     of(child) {
       const known = load(child);
       const usable = known !== undefined && known.state.policy === child.policy;

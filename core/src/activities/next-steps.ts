@@ -1,11 +1,11 @@
 import {
   type ChildState,
+  EMPTY_LEDGER,
   type Wanted,
   frontierOf,
   notAsked,
   slipWords,
 } from '../evidence/index.js';
-import { EMPTY_LEDGER } from '../evidence/index.js';
 import { joinWords, numberWord } from '../numbers/index.js';
 import { matchSkills, skillOf } from '../skills/index.js';
 import { type Activity, type Day, dayInWords } from '../vocabulary/index.js';
@@ -43,13 +43,15 @@ export function activitiesFor(skillId: string): readonly Activity[] {
   return found;
 }
 
-function because(wanted: Wanted, state: ChildState): string {
+function because(wanted: Wanted, state: ChildState, today: Day): string {
   const skill = skillOf(wanted.skillId);
   const ledger = state.skills[wanted.skillId]?.ledger ?? EMPTY_LEDGER;
   const taken = state.taken[wanted.skillId];
   if (wanted.slip !== null) return `Recently: ${slipWords(wanted.slip)}.`;
-  if (wanted.why === 'check') {
-    return `Taken as known: two on own in passing by ${dayInWords(taken?.revisit.due ?? state.day ?? '1970-01-01')} settle it.`;
+  if (wanted.why === 'check' && taken) {
+    const { due } = taken.revisit;
+    const when = due < today ? `overdue since ${dayInWords(due)}` : `by ${dayInWords(due)}`;
+    return `Taken as known: two on own in passing settle it, ${when}.`;
   }
   if (wanted.why === 'come-back' || wanted.why === 'due') {
     return ledger.lastSeen
@@ -71,7 +73,7 @@ function stepFor(wanted: Wanted, state: ChildState, today: Day): NextStep {
     skillId: wanted.skillId,
     title: skillOf(wanted.skillId).title,
     why: wanted.why,
-    because: because(wanted, state),
+    because: because(wanted, state, today),
     value: wanted.value,
     activityId: activity?.id ?? null,
     activityTitle: activity?.title ?? null,

@@ -21,4 +21,5 @@ export * from './standing.js';
 export type { SkillState } from './state.js';
 export { type Taken, allBelow } from './taken.js';
 export * from './tries.js';
+export * from './what-changed.js';
 export { type Evidence, afterDay, afterGap, counts } from './update.js';

@@ -95,7 +95,7 @@ function seenSoFar(skill: Skill, ledger: Ledger, thingName: ThingName): string {
   return `${seenWords(ledger)}${thingWords(ledger, thingName)}${rest}`;
 }
 
-function takenReason(taken: Taken, seen: string): Reason {
+function takenReason(taken: Taken, seen: string, today: Day): Reason {
   const known = seen === '' ? '' : ` Seen: ${seen}.`;
   const from = `Taken as known from ${fromWords(taken)}`;
   if (taken.state === 'known') {
@@ -105,9 +105,11 @@ function takenReason(taken: Taken, seen: string): Reason {
     };
   }
   const left = capital(numberWord(CHECK_TRIES - taken.own));
+  const { due } = taken.revisit;
+  const when = due < today ? `(due since ${dayInWords(due)})` : `by ${dayInWords(due)}`;
   return {
     reason: `${from}; not checked by itself yet.${known}`,
-    change: `${left} on own in passing by ${dayInWords(taken.revisit.due)} would settle it; one not yet opens it again.`,
+    change: `${left} on own in passing ${when} would settle it; one not yet opens it again.`,
   };
 }
 
@@ -149,7 +151,7 @@ export function reasonFor(
   if (holds(word)) return wordReason(word, computedStanding(skill, child, today), seen);
   const taken = child.taken[skill.id];
   if (taken && ledger.verdict === 'open' && taken.state !== 'undone') {
-    return takenReason(taken, seen);
+    return takenReason(taken, seen, today);
   }
   if (!state || standing === 'not-met') {
     return { reason: 'Not met: nothing noted yet.', change: '' };

@@ -135,6 +135,22 @@ export function guessOf(observation: Observation, skill: Skill): number | null {
   return null;
 }
 
+const NONE: readonly string[] = [];
+const ABOUT_TOTAL = ['recounts', 'other-total'];
+
+/** Which of a record's slips belong to one of the several tries it holds. */
+function slipsWithin(
+  kind: Observation['record']['kind'],
+  skillId: string,
+  outcome: Outcome,
+  slips: readonly string[],
+): readonly string[] {
+  if (slips.length === 0 || outcome === 'own') return NONE;
+  if (kind !== 'count') return slips;
+  const total = skillId.startsWith('total');
+  return slips.filter((code) => ABOUT_TOTAL.includes(code) === total);
+}
+
 /**
  * The tries that an observation holds. Reach gives one a stretch up to and with the first one not
  * completed, order one an item placed, a row with gaps one a gap, count one for touching and one
@@ -169,7 +185,7 @@ export function triesOf(observation: Observation): Try[] {
       day: observation.day,
       sitting: observation.sittingId ?? observation.id,
       things: observation.things,
-      slips,
+      slips: judged.length > 1 ? slipsWithin(record.kind, skillId, how, slips) : slips,
       firstLook: observation.activityId === FIRST_LOOK,
     });
   }

@@ -4,6 +4,8 @@ import {
   DaySheet,
   Household,
   Observation,
+  OwnWord,
+  Pegs,
   PlanEntry,
   Sitting,
   Thing,
@@ -29,6 +31,8 @@ export const HouseholdFile = v.object({
   sittings: v.array(Sitting),
   observations: v.array(Observation),
   voidings: v.array(Voiding),
+  words: v.array(OwnWord),
+  pegs: v.array(Pegs),
   plan: v.array(PlanEntry),
   days: v.array(DaySheet),
 });
@@ -58,6 +62,12 @@ export function shiftTo(file: HouseholdFile, today: Day): HouseholdFile {
       at: shiftInstant(one.at, days),
     })),
     voidings: file.voidings.map((one) => ({ ...one, at: shiftInstant(one.at, days) })),
+    words: file.words.map((one) => ({
+      ...one,
+      day: move(one.day),
+      at: shiftInstant(one.at, days),
+    })),
+    pegs: file.pegs.map((one) => ({ ...one, day: move(one.day), at: shiftInstant(one.at, days) })),
     plan: file.plan.map((one) => ({ ...one, day: move(one.day) })),
     days: file.days.map((one) => ({ ...one, day: move(one.day) })),
   };

@@ -24,6 +24,12 @@ export const USES = [
   'snack',
   'scale',
   'jar',
+  'frame',
+  'track',
+  'rail',
+  'tile',
+  'sack',
+  'mat',
 ] as const;
 
 export const HAZARDS = [

@@ -1,5 +1,5 @@
 import type { Fact } from '@gumo/core/evidence';
-import type { Observation, Voiding } from '@gumo/core/vocabulary';
+import type { Observation, OwnWord, Pegs, Voiding } from '@gumo/core/vocabulary';
 import type { Database } from 'better-sqlite3';
 import { Problem } from '../problems.js';
 
@@ -19,7 +19,9 @@ export interface NumberedFact {
 export interface Facts {
   /** True when it was new. @throws Problem 409 where another observation has its id */
   addObservation(observation: Observation): boolean;
-  /** The child concerned, and whether it was new. @throws Problem 422 for an unknown observation */
+  addWord(word: OwnWord): boolean;
+  addPegs(pegs: Pegs): boolean;
+  /** The child concerned, and whether it was new. @throws Problem 422 where nothing has that id */
   addVoiding(voiding: Voiding): { childId: string; isNew: boolean };
   /** Facts of a child after a position, in the order of arrival. */
   after(childId: string, seq: number): IterableIterator<NumberedFact>;
@@ -27,6 +29,10 @@ export interface Facts {
   /** Observations of a child, newest first, one page; `before` is exclusive. */
   page(childId: string, skillId: string | null, before: number, limit: number): SeenObservation[];
   ofSitting(sittingId: string): SeenObservation[];
+  /** Observations of a child that stand, of some skills or of all, oldest first, the last `limit`. */
+  standing(childId: string, skillIds: readonly string[] | null, limit: number): Observation[];
+  /** Days on which something was noted about a child, oldest first. */
+  days(childId: string): string[];
 }
 
 interface FactRow {
@@ -35,12 +41,10 @@ interface FactRow {
   readonly body: string;
 }
 
+/** A fact from its row: the body under the name of its kind. */
 const toFact = ({ seq, kind, body }: FactRow): NumberedFact => ({
   seq,
-  fact:
-    kind === 'observation'
-      ? { kind, observation: JSON.parse(body) as Observation }
-      : { kind, voiding: JSON.parse(body) as Voiding },
+  fact: { kind, [kind]: JSON.parse(body) as unknown } as unknown as Fact,
 });
 
 const toSeen = (row: { seq: number; body: string; voided: number }): SeenObservation => ({
@@ -67,6 +71,16 @@ export function factsIn(db: Database): Facts {
   const pageOfSkill = db.prepare(
     `${seen} AND f.child_id = ? AND f.skill_id = ? AND f.seq < ? ORDER BY f.seq DESC LIMIT ?`,
   );
+  const standing = db.prepare(
+    `SELECT f.body FROM facts f
+     WHERE f.kind = 'observation' AND f.child_id = @childId
+       AND (@skills IS NULL OR f.skill_id IN (SELECT value FROM json_each(@skills)))
+       AND NOT EXISTS (SELECT 1 FROM facts v WHERE v.voids = f.id)
+     ORDER BY f.day DESC, f.seq DESC LIMIT @limit`,
+  );
+  const days = db
+    .prepare(`SELECT DISTINCT day FROM facts WHERE child_id = ? AND kind <> 'voiding' ORDER BY day`)
+    .pluck();
   const ofSitting = db.prepare(`${seen} AND f.sitting_id = ? ORDER BY f.seq`);
 
   function add(kind: Fact['kind'], id: string, body: string, columns: object): boolean {
@@ -89,11 +103,27 @@ export function factsIn(db: Database): Facts {
         voids: null,
         day: observation.day,
       }),
+    addWord: (word) =>
+      add('word', word.id, JSON.stringify(word), {
+        childId: word.childId,
+        sittingId: null,
+        skillId: word.skillId,
+        voids: null,
+        day: word.day,
+      }),
+    addPegs: (pegs) =>
+      add('pegs', pegs.id, JSON.stringify(pegs), {
+        childId: pegs.childId,
+        sittingId: null,
+        skillId: null,
+        voids: null,
+        day: pegs.day,
+      }),
     addVoiding(voiding) {
       const target = byId.get(voiding.observationId) as
         { kind: string; childId: string; day: string } | undefined;
-      if (target?.kind !== 'observation') {
-        throw new Problem(422, 'The observation to take back is not known here.', [
+      if (target === undefined || target.kind === 'voiding') {
+        throw new Problem(422, 'What is to be taken back is not known here.', [
           { field: 'observationId', message: 'is not known' },
         ]);
       }
@@ -117,6 +147,17 @@ export function factsIn(db: Database): Facts {
           : pageOfSkill.all(childId, skillId, before, limit);
       return (rows as Parameters<typeof toSeen>[0][]).map(toSeen);
     },
+    standing: (childId, skillIds, limit) =>
+      (
+        standing.all({
+          childId,
+          limit,
+          skills: skillIds === null ? null : JSON.stringify(skillIds),
+        }) as { body: string }[]
+      )
+        .map(({ body }) => JSON.parse(body) as Observation)
+        .reverse(),
+    days: (childId) => days.all(childId) as string[],
     ofSitting: (id) => (ofSitting.all(id) as Parameters<typeof toSeen>[0][]).map(toSeen),
   };
 }

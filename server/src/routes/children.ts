@@ -1,6 +1,5 @@
-import { conclude } from '@gumo/core/evidence';
 import { findSkill } from '@gumo/core/skills';
-import { Child, Day } from '@gumo/core/vocabulary';
+import { Child } from '@gumo/core/vocabulary';
 import { Router } from 'express';
 import * as v from 'valibot';
 import { checked, notFound, wrongField } from '../problems.js';
@@ -13,11 +12,10 @@ const PageQuery = v.object({
   skill: v.optional(v.string()),
   before: v.optional(v.pipe(v.string(), v.regex(/^\d{1,15}$/, 'must be a whole number'))),
 });
-const TodayQuery = v.object({ today: v.optional(Day) });
 
-/** Children, and what is concluded about them. */
+/** Children, what was seen of them, and their sittings. */
 export function childrenRoutes(context: Context): Router {
-  const { store, progress, changes } = context;
+  const { store, changes } = context;
   const router = Router();
 
   const checkBirth = (child: Child): void => {
@@ -43,18 +41,6 @@ export function childrenRoutes(context: Context): Router {
     checkBirth(child);
     response.json(store.children.replace(child));
     tell(child.id);
-  });
-
-  router.get('/:id/progress', (request, response) => {
-    const child = childOf(context, request);
-    const { today } = checked(TodayQuery, request.query);
-    const names = new Map(store.things.all().map((thing) => [thing.id, thing.name]));
-    const views = conclude(progress.of(child), today ?? context.today(), (id) => names.get(id));
-    response.json({ childId: child.id, views });
-  });
-
-  router.get('/:id/evidence', (request, response) => {
-    response.json(progress.of(childOf(context, request)));
   });
 
   router.get('/:id/observations', (request, response) => {

@@ -1,4 +1,4 @@
-import { findActivity, topFor } from '@gumo/core/activities';
+import { findActivity, nextSteps, topFor } from '@gumo/core/activities';
 import { type ReadyLine, layReady, mustNotMeetSmallParts } from '@gumo/core/things';
 import { type Child, Day, DaySheet, type PlanEntry } from '@gumo/core/vocabulary';
 import { Router } from 'express';
@@ -47,6 +47,25 @@ export function daysRoutes(context: Context): Router {
     store.days.put(sheet);
     response.json(sheet);
     changes.tell({ what: 'day', childIds: [], day: sheet.day });
+  });
+
+  /** For each child who is here and in nothing planned: the next step that an activity serves. */
+  router.get('/:day/suggestions', (request, response) => {
+    const day = checked(Day, param(request, 'day'));
+    const { away } = store.days.find(day);
+    const planned = new Set(
+      store.plan.ofDay(day).flatMap((entry) => entry.takers.map((taker) => taker.childId)),
+    );
+    const without = store.children
+      .all()
+      .filter((child) => !child.archived && !away.includes(child.id) && !planned.has(child.id));
+    response.json(
+      without.flatMap((child) => {
+        const steps = nextSteps(context.progress.of(child), day);
+        const step = steps.find((one) => one.activityId !== null);
+        return step ? [{ childId: child.id, step }] : [];
+      }),
+    );
   });
 
   /** The range that fits each child in an activity, from what was seen so far. */

@@ -1,5 +1,5 @@
 import { findItem, findSkill } from '@gumo/core/skills';
-import { Observation, Voiding } from '@gumo/core/vocabulary';
+import { Observation, OwnWord, Pegs, Voiding } from '@gumo/core/vocabulary';
 import { Router } from 'express';
 import * as v from 'valibot';
 import { checked, wrongField } from '../problems.js';
@@ -16,6 +16,8 @@ const batch = <S extends v.GenericSchema>(item: S) =>
 
 const Observations = v.object({ observations: batch(Observation) });
 const Voidings = v.object({ voidings: batch(Voiding) });
+const Words = v.object({ words: batch(OwnWord) });
+const PegsBatch = v.object({ pegs: batch(Pegs) });
 
 /** What was seen, and what is taken back: a batch is kept whole or not at all. */
 export function factsRoutes(context: Context): Router {
@@ -55,6 +57,37 @@ export function factsRoutes(context: Context): Router {
     const added = await store.enqueue(() =>
       voidings.map((one) => store.facts.addVoiding(one)).filter((one) => one.isNew),
     );
+    response.status(added.length > 0 ? 201 : 200).json({ added: added.length });
+    tell(added.map((one) => one.childId));
+  });
+
+  router.post('/words', async (request, response) => {
+    const { words } = checked(Words, request.body);
+    const added = await store.enqueue(() => {
+      words.forEach((word, at) => {
+        if (!store.children.has(word.childId)) {
+          throw wrongField(`words.${at}.childId`, 'is not a child here');
+        }
+        if (!findSkill(word.skillId)) {
+          throw wrongField(`words.${at}.skillId`, 'is not in the skill map');
+        }
+      });
+      return words.filter((one) => store.facts.addWord(one));
+    });
+    response.status(added.length > 0 ? 201 : 200).json({ added: added.length });
+    tell(added.map((one) => one.childId));
+  });
+
+  router.post('/pegs', async (request, response) => {
+    const { pegs } = checked(PegsBatch, request.body);
+    const added = await store.enqueue(() => {
+      pegs.forEach((one, at) => {
+        if (!store.children.has(one.childId)) {
+          throw wrongField(`pegs.${at}.childId`, 'is not a child here');
+        }
+      });
+      return pegs.filter((one) => store.facts.addPegs(one));
+    });
     response.status(added.length > 0 ? 201 : 200).json({ added: added.length });
     tell(added.map((one) => one.childId));
   });

@@ -1,4 +1,5 @@
-import { LIBRARY } from '@gumo/core/activities';
+import { findActivity } from '@gumo/core/activities';
+import { FIRST_LOOK } from '@gumo/core/evidence';
 import { Sitting, SittingEnd } from '@gumo/core/vocabulary';
 import { Router } from 'express';
 import { Problem, checked, notFound, wrongField } from '../problems.js';
@@ -34,7 +35,7 @@ export function sittingsRoutes(context: Context): Router {
     if (sitting.id !== param(request, 'id')) {
       throw wrongField('id', 'is not the one in the address');
     }
-    if (!LIBRARY.some((activity) => activity.id === sitting.activityId)) {
+    if (sitting.activityId !== FIRST_LOOK && !findActivity(sitting.activityId)) {
       throw wrongField('activityId', 'is not an activity here');
     }
     sitting.takers.forEach((taker, i) => {

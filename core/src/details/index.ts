@@ -1,0 +1,4 @@
+export * from './amounts.js';
+export * from './numerals.js';
+export * from './saying.js';
+export type { Seen } from './tallies.js';
