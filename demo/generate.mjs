@@ -147,7 +147,10 @@ export function generate() {
     const skills = SKILLS.filter((one) => one.strand === strand);
     const [from, to] = child.places[strand];
     const place = from + (to - from) * progress + (random() - 0.6) * 2;
-    const skill = skills[Math.min(skills.length - 1, Math.max(0, Math.floor(place)))];
+    const usual = skills[Math.min(skills.length - 1, Math.max(0, Math.floor(place)))];
+    // The two oldest write a digit now and then.
+    const writes = ['Kofi', 'Sunniva'].includes(child.row.name) && random() < 0.35;
+    const skill = writes ? skillOf(pick(['draw-lines', 'write-first', 'write-slant'])) : usual;
     const prompt = promptFor(skill.id, pick(skill.items).id, child.row.answerModes);
     const outcome = outcomeOf(storyChance(child, prompt, chance(child, prompt, progress)));
     note(child, prompt, outcome, {

@@ -37,6 +37,10 @@ export function recordOf(child, prompt, right, slip) {
       if (record.left === record.right) return { ...record, answer: right ? 'same' : 'left' };
       return { ...record, answer: right ? larger : smaller };
     }
+    case 'draw': {
+      const record = recordFor(prompt, NO_TAPS, 'own', 'en');
+      return { ...record, readable: right, reversed: !right && slip < 0.6, startRight: slip < 0.8 };
+    }
     default: {
       const taps = { ...NO_TAPS, value: right ? n : wrongNumber(prompt, slip) };
       const record = recordFor(prompt, taps, 'own', 'en');

@@ -74,8 +74,7 @@ export function progressIn(store: Store): Progress {
   }
 
   return {
-    asIf: (child, { day, policy = child.policy }) =>
-      foldAll(child.id, policy, upTo(child.id, day)),
+    asIf: (child, { day, policy = child.policy }) => foldAll(child.id, policy, upTo(child.id, day)),
     of(child) {
       const known = load(child);
       const usable = known !== undefined && known.state.policy === child.policy;

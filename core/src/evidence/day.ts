@@ -1,13 +1,12 @@
 import { type Skill, skillOf } from '../skills/index.js';
 import { type Day, type Pegs, type Policy, type Says, daysBetween } from '../vocabulary/index.js';
 import { type Distribution, priorAbility } from './ability.js';
-import { type Look, lookResult } from './first-look.js';
+import { type Look, type LookTry, lookResult } from './first-look.js';
 import { EMPTY_LEDGER, FURTHER_FROM, bySitting, ownShare, replaySkill } from './ledger.js';
 import type { SkillState } from './state.js';
 import { type Taken, allBelow, checkTaken, takeAsKnown } from './taken.js';
 import { FIRST_LOOK, type Try } from './tries.js';
 import { afterGap } from './update.js';
-import { GUESS_CHANCE } from '../skills/index.js';
 
 /** The educator's own word on a skill, and how many sittings have spoken against it since. */
 export interface Word {
@@ -35,7 +34,12 @@ interface Stamped {
 /** What one fact brings to its day. */
 export type Entry = Stamped &
   (
-    | { readonly kind: 'tries'; readonly tries: readonly Try[] }
+    | {
+        readonly kind: 'tries';
+        readonly tries: readonly Try[];
+        /** What was asked, where the record belongs to a first look. */
+        readonly look: LookTry | null;
+      }
     | { readonly kind: 'word'; readonly skillId: string; readonly says: Says }
     | { readonly kind: 'pegs'; readonly pegs: Pegs['pegs']; readonly byAge: boolean }
   );
@@ -110,13 +114,8 @@ function lookAfter(before: Core, entries: readonly Entry[]): Look | null {
   for (const entry of entries) {
     if (entry.kind === 'pegs') {
       look = { pegs: entry.pegs, byAge: entry.byAge, tries: look?.tries ?? [] };
-    } else if (entry.kind === 'tries' && look) {
-      const tries = entry.tries.flatMap(({ firstLook, skillId, outcome, guess }) =>
-        firstLook
-          ? [{ skillId, outcome, guess: guess ?? GUESS_CHANCE[skillOf(skillId).answers] }]
-          : [],
-      );
-      if (tries.length > 0) look = { ...look, tries: [...look.tries, ...tries] };
+    } else if (entry.kind === 'tries' && entry.look && look) {
+      look = { ...look, tries: [...look.tries, entry.look] };
     }
   }
   return look;

@@ -1,4 +1,4 @@
-import { findSkill, skillOf } from '../skills/index.js';
+import { GUESS_CHANCE, findSkill, skillOf } from '../skills/index.js';
 import {
   type Day,
   type Observation,
@@ -10,8 +10,9 @@ import {
 } from '../vocabulary/index.js';
 import { type Distribution, priorAbility } from './ability.js';
 import { type Core, EMPTY_CORE, type Entry, replayDay } from './day.js';
+import type { LookTry } from './first-look.js';
 import type { SkillState } from './state.js';
-import { triesOf } from './tries.js';
+import { FIRST_LOOK, guessOf, triesOf } from './tries.js';
 import { afterGap } from './update.js';
 
 /** Goes up with every change of the rules; a snapshot of another version is rebuilt. */
@@ -57,13 +58,22 @@ const compareText = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 
 const compareEntries = (a: Entry, b: Entry): number =>
   compareText(a.at, b.at) || compareText(a.id, b.id);
 
+/** One try of a first look, whatever else its record says. */
+function lookTryOf(observation: Observation): LookTry | null {
+  const skill = findSkill(observation.skillId);
+  if (observation.activityId !== FIRST_LOOK || !skill) return null;
+  const guess = guessOf(observation, skill) ?? GUESS_CHANCE[skill.answers];
+  return { skillId: skill.id, outcome: observation.outcome, guess };
+}
+
 /** What a fact brings to its day; null for a voiding, and for what concerns no known skill. */
 function entryOf(fact: Fact): (Entry & { readonly day: Day }) | null {
   switch (fact.kind) {
     case 'observation': {
       const { id, at, day } = fact.observation;
       const tries = triesOf(fact.observation);
-      return tries.length > 0 ? { kind: 'tries', id, at, day, tries } : null;
+      const look = lookTryOf(fact.observation);
+      return tries.length > 0 ? { kind: 'tries', id, at, day, tries, look } : null;
     }
     case 'word': {
       const { id, at, day, skillId, says } = fact.word;

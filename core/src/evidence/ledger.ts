@@ -28,7 +28,7 @@ export interface Ledger {
   readonly lastSeen: Day | null;
   readonly items: Readonly<Record<string, ItemTally>>;
   readonly things: Readonly<Record<string, number>>;
-  /** Slips of the last ten tries, newest last. */
+  /** Slips of the last ten records, newest last. */
   readonly recentSlips: readonly (readonly string[])[];
   readonly verdict: 'open' | 'secure' | 'come-back';
   readonly secureSince: Day | null;
@@ -122,6 +122,7 @@ const draftOf = (ledger: Ledger): Draft => ({
 function tally(draft: Draft, tries: readonly Try[], ownBeforeToday: boolean): boolean {
   const { items, things, recentSlips } = draft;
   let ownToday = ownBeforeToday;
+  let record = '';
   for (const one of tries) {
     if (!counts(one)) continue;
     const isOwn = one.outcome === 'own';
@@ -144,7 +145,12 @@ function tally(draft: Draft, tries: readonly Try[], ownBeforeToday: boolean): bo
       };
     }
     for (const thing of one.things) things[thing] = (things[thing] ?? 0) + 1;
-    recentSlips.push(one.slips);
+    // The stretches of one count, or the places of one row, are one record with its slips once.
+    if (one.observationId === record) {
+      const known = recentSlips.pop() ?? [];
+      recentSlips.push(one.slips.length > 0 ? [...new Set([...known, ...one.slips])] : known);
+    } else recentSlips.push(one.slips);
+    record = one.observationId;
     if (recentSlips.length > SLIP_MEMORY) recentSlips.shift();
   }
   return ownToday;

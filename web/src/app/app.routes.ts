@@ -18,14 +18,36 @@ export const routes: Routes = [
     loadComponent: () => import('./places/children/child-form').then((m) => m.ChildForm),
   },
   {
-    path: 'children/:id',
-    title: 'Child · Gumo',
-    loadComponent: () => import('./places/children/child-page').then((m) => m.ChildPage),
+    path: 'children/:id/first-look',
+    title: 'First look · Gumo',
+    data: { bare: true },
+    loadComponent: () => import('./places/children/first-look').then((m) => m.FirstLook),
   },
   {
     path: 'children/:id/edit',
     title: 'Change a child · Gumo',
     loadComponent: () => import('./places/children/child-form').then((m) => m.ChildForm),
+  },
+  {
+    path: 'children/:id',
+    title: 'Child · Gumo',
+    loadComponent: () => import('./places/children/child-page').then((m) => m.ChildPage),
+    children: [
+      {
+        path: '',
+        pathMatch: 'full',
+        loadComponent: () => import('./places/children/strings-tab').then((m) => m.StringsTab),
+      },
+      {
+        path: 'sittings',
+        loadComponent: () => import('./places/children/sittings-tab').then((m) => m.SittingsTab),
+      },
+      {
+        path: ':tab',
+        loadComponent: () =>
+          import('./places/children/details/details-tab').then((m) => m.DetailsTab),
+      },
+    ],
   },
   {
     path: 'run/:id',

@@ -69,9 +69,9 @@ export class App {
   protected readonly bare = toSignal(
     this.router.events.pipe(
       filter((event) => event instanceof NavigationEnd),
-      map((event) => event.urlAfterRedirects.startsWith('/run/')),
+      map((event) => isBare(event.urlAfterRedirects)),
     ),
-    { initialValue: location.pathname.startsWith('/run/') },
+    { initialValue: isBare(location.pathname) },
   );
 
   constructor() {
@@ -101,6 +101,8 @@ export class App {
     if (place && !this.bare()) void this.router.navigateByUrl(place.path);
   }
 }
+
+const isBare = (path: string): boolean => /^\/run\/|\/first-look$/.test(path);
 
 function isTyping(target: EventTarget | null): boolean {
   return (

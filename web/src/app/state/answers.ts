@@ -5,19 +5,21 @@ import {
   Household,
   Observation,
   PlanEntry,
+  SAYS,
   Sitting,
 } from '@gumo/core/vocabulary';
-import type { ChildState } from '@gumo/core/evidence';
+import { type ChildState, STANDINGS } from '@gumo/core/evidence';
 import * as v from 'valibot';
 
 /** What the server answers, where it is more than a thing of the vocabulary. */
 
-const Standing = v.picklist(['not-met', 'started', 'nearly', 'secure', 'come-back']);
+const Standing = v.picklist(STANDINGS);
 const Outcome = v.picklist(['own', 'help', 'not-yet', 'not-now']);
 
 const SkillView = v.object({
   skillId: v.string(),
   standing: Standing,
+  computed: v.nullable(Standing),
   reason: v.string(),
   change: v.string(),
   scored: v.number(),
@@ -25,6 +27,9 @@ const SkillView = v.object({
   days: v.number(),
   lastSeen: v.nullable(v.string()),
   due: v.nullable(v.string()),
+  word: v.nullable(
+    v.object({ id: v.string(), says: v.picklist(SAYS), since: v.string(), against: v.number() }),
+  ),
   items: v.array(
     v.object({
       itemId: v.string(),
@@ -36,7 +41,31 @@ const SkillView = v.object({
   ),
 });
 
-export const ProgressAnswer = v.object({ childId: v.string(), views: v.array(SkillView) });
+const NextStep = v.object({
+  skillId: v.string(),
+  title: v.string(),
+  why: v.picklist(['nearly', 'started', 'open', 'come-back', 'due', 'check']),
+  because: v.string(),
+  value: v.number(),
+  activityId: v.nullable(v.string()),
+  activityTitle: v.nullable(v.string()),
+  top: v.nullable(v.number()),
+});
+
+export const ProgressAnswer = v.object({
+  childId: v.string(),
+  /** As it stands, or stood, on this day. */
+  day: v.string(),
+  views: v.array(SkillView),
+  steps: v.array(NextStep),
+  due: v.array(NextStep),
+  look: v.nullable(v.object({ tries: v.number(), places: v.record(v.string(), v.number()) })),
+  /** Days on which something was noted. */
+  days: v.array(v.string()),
+});
+
+export const PolicyAnswer = v.object({ child: Child, sentence: v.string() });
+export const Suggestions = v.array(v.object({ childId: v.string(), step: NextStep }));
 
 /** A ready line names its thing in a few words; the rest of the thing is not needed here. */
 const ThingWords = v.nullable(v.object({ name: v.string(), box: v.string() }));
@@ -89,6 +118,8 @@ export const Children = v.array(Child);
 export const Activities = v.array(Activity);
 export const MaybeHousehold = v.nullable(Household);
 
+export type NextStep = v.InferOutput<typeof NextStep>;
+export type ProgressAnswer = v.InferOutput<typeof ProgressAnswer>;
 export type SkillView = v.InferOutput<typeof SkillView>;
 export type DayAnswer = v.InferOutput<typeof DayAnswer>;
 export type ReadyLine = v.InferOutput<typeof ReadyLine>;

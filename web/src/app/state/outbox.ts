@@ -1,5 +1,12 @@
 import { DOCUMENT, Injectable, inject } from '@angular/core';
-import type { Observation, Sitting, SittingEnd, Voiding } from '@gumo/core/vocabulary';
+import type {
+  Observation,
+  OwnWord,
+  Pegs,
+  Sitting,
+  SittingEnd,
+  Voiding,
+} from '@gumo/core/vocabulary';
 import { Store, createActionGroup, createFeature, createReducer, on, props } from '@ngrx/store';
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
 import * as v from 'valibot';
@@ -9,7 +16,9 @@ import { Api, ApiProblem } from '../common/api';
 export type Parcel =
   | { readonly kind: 'sitting'; readonly sitting: Sitting }
   | { readonly kind: 'observation'; readonly observation: Observation }
-  | { readonly kind: 'voiding'; readonly voiding: Voiding }
+  | { readonly kind: 'voiding'; readonly voiding: Voiding; readonly childId?: string }
+  | { readonly kind: 'word'; readonly word: OwnWord }
+  | { readonly kind: 'pegs'; readonly pegs: Pegs }
   | { readonly kind: 'end'; readonly sittingId: string; readonly end: SittingEnd };
 
 interface OutboxSchema extends DBSchema {
@@ -117,7 +126,7 @@ export class Outbox {
       const first = parcels[0];
       if (!first) break;
       const like = parcels.findIndex((one) => one.kind !== first.kind);
-      const alone = first.kind === 'sitting' || first.kind === 'end';
+      const alone = first.kind !== 'observation' && first.kind !== 'voiding';
       const count = alone ? 1 : like < 0 ? parcels.length : like;
       const batch = parcels.slice(0, count);
       try {
@@ -157,6 +166,10 @@ export class Outbox {
         return this.api.send('PUT', `/sittings/${first.sitting.id}`, first.sitting, Anything);
       case 'end':
         return this.api.send('POST', `/sittings/${first.sittingId}/end`, first.end, Anything);
+      case 'word':
+        return this.api.send('POST', '/words', { words: [first.word] }, Anything);
+      case 'pegs':
+        return this.api.send('POST', '/pegs', { pegs: [first.pegs] }, Anything);
       case 'observation': {
         const observations = batch.flatMap((one) =>
           one.kind === 'observation' ? [one.observation] : [],
@@ -172,6 +185,18 @@ export class Outbox {
 }
 
 function childrenOf(parcel: Parcel): string[] {
-  if (parcel.kind === 'sitting') return parcel.sitting.takers.map((taker) => taker.childId);
-  return parcel.kind === 'observation' ? [parcel.observation.childId] : [];
+  switch (parcel.kind) {
+    case 'sitting':
+      return parcel.sitting.takers.map((taker) => taker.childId);
+    case 'observation':
+      return [parcel.observation.childId];
+    case 'word':
+      return [parcel.word.childId];
+    case 'pegs':
+      return [parcel.pegs.childId];
+    case 'voiding':
+      return parcel.childId === undefined ? [] : [parcel.childId];
+    case 'end':
+      return [];
+  }
 }

@@ -4,19 +4,19 @@ import { createActionGroup, createFeature, createReducer, on, props } from '@ngr
 import { catchError, from, map, mergeMap, of } from 'rxjs';
 import { Api } from '../common/api';
 import { Clock } from '../common/clock';
-import { ProgressAnswer, type SkillView } from './answers';
+import { ProgressAnswer } from './answers';
 
 export const ProgressActions = createActionGroup({
   source: 'Progress',
   events: {
     Wanted: props<{ childId: string }>(),
-    Loaded: props<{ childId: string; views: SkillView[] }>(),
+    Loaded: props<{ answer: ProgressAnswer }>(),
     'Load Failed': props<{ childId: string; message: string }>(),
   },
 });
 
 interface ProgressState {
-  readonly byChild: Readonly<Record<string, readonly SkillView[]>>;
+  readonly byChild: Readonly<Record<string, ProgressAnswer>>;
   readonly failures: Readonly<Record<string, string>>;
 }
 
@@ -27,9 +27,9 @@ export const progressFeature = createFeature({
   name: 'progress',
   reducer: createReducer(
     initial,
-    on(ProgressActions.loaded, (state, { childId, views }): ProgressState => ({
-      byChild: { ...state.byChild, [childId]: views },
-      failures: { ...state.failures, [childId]: '' },
+    on(ProgressActions.loaded, (state, { answer }): ProgressState => ({
+      byChild: { ...state.byChild, [answer.childId]: answer },
+      failures: { ...state.failures, [answer.childId]: '' },
     })),
     on(ProgressActions.loadFailed, (state, { childId, message }): ProgressState => ({
       ...state,
@@ -44,7 +44,7 @@ export const loadProgress = createEffect(
       ofType(ProgressActions.wanted),
       mergeMap(({ childId }) =>
         from(api.get(`/children/${childId}/progress?today=${clock.today()}`, ProgressAnswer)).pipe(
-          map(({ views }) => ProgressActions.loaded({ childId, views })),
+          map((answer) => ProgressActions.loaded({ answer })),
           catchError((error: Error) =>
             of(ProgressActions.loadFailed({ childId, message: error.message })),
           ),

@@ -25,9 +25,6 @@ import { childrenFeature } from './children';
 import { householdFeature } from './household';
 import { Outbox } from './outbox';
 
-/** Capture kinds that have an answer pad. */
-export const PADS = ['reach', 'count', 'give', 'numeral'] as const;
-
 export const RunActions = createActionGroup({
   source: 'Run',
   events: {
@@ -122,7 +119,7 @@ function choosePrompt(
   asked: readonly Asked[],
   sitting: Sitting,
 ): Prompt | null {
-  const pool = promptsOf(activity, top, PADS, child.answerModes);
+  const pool = promptsOf(activity, top, activity.capture, child.answerModes);
   const seed = `${sitting.id}/${asked.length}`;
   const chosen = nextPrompt(pool, state, asked, sitting.day, seed);
   return pool.find((prompt) => prompt.key === chosen?.key) ?? null;
@@ -156,7 +153,7 @@ export const runFeature = createFeature({
       (id, children) => (id === null ? null : (children[id] ?? null)),
     );
     const selectRanges = createSelector(selectActivity, (activity) =>
-      activity ? topsOf(activity, PADS) : [],
+      activity ? topsOf(activity, activity.capture) : [],
     );
     const selectPrompt = createSelector(
       selectActivity,

@@ -10,30 +10,11 @@ import {
   output,
   signal,
 } from '@angular/core';
-import { STRAND_TITLES, type Skill, skillsOfStrand, strandsInUse } from '@gumo/core/skills';
-import { curveBasis, line } from 'd3-shape';
 import type { SkillView } from '../../state/answers';
 import { Bead, STANDING_WORDS, type Standing } from './bead';
+import { ROW_HEIGHT, layStrings, linksOf } from './string-layout';
 
-interface Place {
-  readonly skill: Skill;
-  readonly standing: Standing;
-  readonly x: number;
-}
-
-interface Row {
-  readonly strand: string;
-  /** The strand's name, on its first row only. */
-  readonly title: string;
-  readonly places: readonly Place[];
-  readonly thread: string;
-}
-
-const LABEL_WIDTH = 84;
-const SPACING = 70;
-const ROW_HEIGHT = 56;
-const MIDDLE = 17;
-const KINDS: readonly Standing[] = ['not-met', 'started', 'nearly', 'secure', 'come-back'];
+const KINDS: readonly Standing[] = ['not-met', 'started', 'nearly', 'secure', 'come-back', 'taken'];
 
 /** Progress as strings of beads: one string a strand, one bead a skill, in order. */
 @Component({
@@ -42,112 +23,152 @@ const KINDS: readonly Standing[] = ['not-met', 'started', 'nearly', 'secure', 'c
   imports: [Bead],
   host: { '(keydown)': 'walk($event)' },
   template: `
-    <div class="strings">
-      @for (row of rows(); track row.strand + $index) {
-        <div class="row" [class.first]="row.title !== ''" [style.block-size.px]="height">
-          @if (row.title !== '') {
-            <h2>{{ row.title }}</h2>
+    <div class="strings" [style.block-size.px]="layout().height" (mouseleave)="pointed.set(null)">
+      <svg class="threads" aria-hidden="true" [attr.height]="layout().height">
+        @for (row of layout().rows; track row.top) {
+          @for (thread of row.threads; track $index) {
+            <path [attr.d]="thread" />
           }
-          <svg class="thread" aria-hidden="true" [attr.width]="width()" [attr.height]="height">
-            <path [attr.d]="row.thread" />
-          </svg>
-          @for (place of row.places; track place.skill.id) {
-            <button
-              type="button"
-              class="place"
-              [class.faint]="place.standing === 'not-met'"
-              [style.left.px]="place.x"
-              [attr.tabindex]="place.skill.id === tabStop() ? 0 : -1"
-              [attr.aria-pressed]="place.skill.id === opened()"
-              [attr.data-skill]="place.skill.id"
-              [attr.data-standing]="place.standing"
-              (click)="chosen.emit(place.skill.id)"
-            >
-              <gumo-bead [standing]="place.standing" />
-              <span class="short" aria-hidden="true">{{ place.skill.short }}</span>
-              <span class="unseen">{{ place.skill.title }}: {{ words[place.standing] }}</span>
-            </button>
-          }
-        </div>
+        }
+        @for (link of links(); track link.kind + link.id) {
+          <path class="link" [class.above]="link.kind === 'above'" [attr.d]="link.path" />
+        }
+      </svg>
+      @for (row of layout().rows; track row.top) {
+        @if (row.title !== '') {
+          <h2 [style.top.px]="row.top" [class.over]="narrow()">{{ row.title }}</h2>
+        }
+        @for (place of row.places; track place.skill.id) {
+          <button
+            type="button"
+            class="place"
+            [class.faint]="at(place.skill.id) === 'not-met'"
+            [class.low]="place.low"
+            [class.linked]="linked().has(place.skill.id)"
+            [style.left.px]="place.x"
+            [style.top.px]="row.top"
+            [style.block-size.px]="rowHeight"
+            [style.padding-top.px]="place.y - row.top - 13"
+            [attr.tabindex]="place.skill.id === tabStop() ? 0 : -1"
+            [attr.aria-pressed]="place.skill.id === opened()"
+            [attr.data-skill]="place.skill.id"
+            [attr.data-standing]="at(place.skill.id)"
+            (click)="chosen.emit(place.skill.id)"
+            (mouseenter)="pointed.set(place.skill.id)"
+            (focus)="pointed.set(place.skill.id)"
+            (blur)="pointed.set(null)"
+          >
+            <gumo-bead
+              [standing]="at(place.skill.id)"
+              [byWord]="worded().has(place.skill.id)"
+              [size]="26"
+            />
+            <span class="short" aria-hidden="true">{{ place.skill.short }}</span>
+            <span class="unseen">{{ spoken(place.skill.id, place.skill.title) }}</span>
+          </button>
+        }
       }
     </div>
     <ul class="legend" aria-label="What the beads mean">
       @for (kind of kinds; track kind) {
-        <li><gumo-bead [standing]="kind" /> {{ words[kind] }}</li>
+        <li><gumo-bead [standing]="kind" [size]="26" /> {{ words[kind] }}</li>
       }
+      <li><gumo-bead standing="secure" [byWord]="true" [size]="26" /> your own word</li>
     </ul>
   `,
   styles: `
     :host {
       display: block;
     }
-    .row {
+    .strings {
       position: relative;
-    }
-    .row.first:not(:first-child) {
-      margin-top: 18px;
     }
     h2 {
       position: absolute;
       left: 0;
-      top: 6px;
-      font-size: 15.5px;
+      padding-top: 3px;
+      font-size: 15px;
     }
-    .thread {
+    h2.over {
+      margin-top: -22px;
+    }
+    .threads {
       position: absolute;
-      inset: 0 auto auto 0;
+      inset: 0;
+      inline-size: 100%;
+      overflow: visible;
       pointer-events: none;
     }
-    .thread path {
+    .threads path {
       fill: none;
-      stroke: color-mix(in srgb, var(--primary) 35%, var(--sheet));
+      stroke: color-mix(in srgb, var(--primary) 32%, var(--sheet));
       stroke-width: 2;
+    }
+    .threads .link {
+      stroke: var(--straw);
+      stroke-width: 2.2;
+    }
+    .threads .above {
+      stroke: var(--slate);
+      stroke-dasharray: 5 5;
     }
     .place {
       position: absolute;
-      top: 0;
       translate: -50% 0;
       display: flex;
       flex-direction: column;
       align-items: center;
-      inline-size: 68px;
-      padding: 1px 0 4px;
+      inline-size: 40px;
       border: 0;
+      padding: 0;
       border-radius: 10px;
       background: none;
-      font-size: 11.5px;
-      line-height: 1.2;
-      white-space: nowrap;
+      font-size: 11px;
+      line-height: 13px;
       cursor: pointer;
     }
-    .place:hover .short {
-      text-decoration: underline;
+    .short {
+      position: absolute;
+      top: 31px;
+      padding: 0 3px;
+      border-radius: 4px;
+      white-space: nowrap;
+      text-align: center;
     }
-    .place .short {
-      padding-top: 2px;
+    .low .short {
+      top: 43px;
     }
-    .place.faint .short {
+    .faint .short {
       color: var(--ink-soft);
     }
+    .place:hover,
+    .linked {
+      z-index: 1;
+    }
+    .place:hover .short,
+    .linked .short {
+      background: var(--sheet);
+      font-weight: 650;
+      color: var(--ink);
+    }
     .place[aria-pressed='true'] .short {
+      z-index: 2;
       background: var(--primary);
       color: var(--on-primary);
-      border-radius: 5px;
-      padding: 1px 5px;
-      margin-top: 1px;
+      font-weight: 600;
     }
     .legend {
       display: flex;
       flex-wrap: wrap;
-      gap: 4px 22px;
-      margin-top: 26px;
+      gap: 4px 18px;
+      margin-top: 8px;
       color: var(--ink-soft);
       font-size: 13px;
     }
     .legend li {
       display: inline-flex;
       align-items: center;
-      gap: 6px;
+      gap: 5px;
     }
     @media print {
       .place {
@@ -162,44 +183,27 @@ export class BeadStrings {
   readonly chosen = output<string>();
 
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
-  protected readonly width = signal(820);
-  protected readonly height = ROW_HEIGHT;
+  private readonly width = signal(860);
+  /** The bead under the pointer or in focus: its threads are drawn. */
+  protected readonly pointed = signal<string | null>(null);
+  protected readonly rowHeight = ROW_HEIGHT;
   protected readonly words = STANDING_WORDS;
   protected readonly kinds = KINDS;
 
+  protected readonly layout = computed(() => layStrings(this.width()));
+  protected readonly narrow = computed(() => (this.layout().rows[0]?.top ?? 0) > 0);
   protected readonly tabStop = computed(() => this.opened() ?? this.views()[0]?.skillId ?? null);
   private readonly standings = computed(
     () => new Map(this.views().map((view) => [view.skillId, view.standing])),
   );
-
-  protected readonly rows = computed((): Row[] => {
-    const narrow = this.width() < 560;
-    const left = narrow ? 0 : LABEL_WIDTH;
-    const first = left + SPACING / 2;
-    const most = Math.max(3, Math.floor((this.width() - left) / SPACING));
-    return strandsInUse().flatMap((strand) => {
-      const skills = skillsOfStrand(strand);
-      const count = Math.ceil(skills.length / most);
-      // Rows of about the same length hang better than a full one and a stump.
-      const perRow = Math.ceil(skills.length / count);
-      return Array.from({ length: count }, (_, r): Row => {
-        const places = skills.slice(r * perRow, (r + 1) * perRow).map((skill, i) => ({
-          skill,
-          standing: this.standings().get(skill.id) ?? ('not-met' as const),
-          x: first + i * SPACING,
-        }));
-        return {
-          strand,
-          title: r === 0 ? STRAND_TITLES[strand] : '',
-          places,
-          thread: thread(
-            places.map((place) => place.x),
-            r === count - 1,
-          ),
-        };
-      });
-    });
+  protected readonly worded = computed(
+    () => new Set(this.views().flatMap((view) => (view.word ? [view.skillId] : []))),
+  );
+  protected readonly links = computed(() => {
+    const id = this.pointed() ?? this.opened();
+    return id === null ? [] : linksOf(this.layout(), id);
   });
+  protected readonly linked = computed(() => new Set(this.links().map((link) => link.id)));
 
   constructor() {
     const destroyed = inject(DestroyRef);
@@ -212,35 +216,35 @@ export class BeadStrings {
     });
   }
 
+  protected at(skillId: string): Standing {
+    return this.standings().get(skillId) ?? 'not-met';
+  }
+
+  protected spoken(skillId: string, title: string): string {
+    const word = this.worded().has(skillId) ? ', your own word' : '';
+    return `${title}: ${STANDING_WORDS[this.at(skillId)]}${word}`;
+  }
+
   /** Arrow keys go from bead to bead; up and down to the nearest one of the next row. */
   protected walk(event: KeyboardEvent): void {
-    const at = (event.target as HTMLElement).dataset['skill'];
-    const rows = this.rows();
-    const r = rows.findIndex((row) => row.places.some((place) => place.skill.id === at));
-    const row = rows[r];
-    if (!row || at === undefined) return;
-    const i = row.places.findIndex((place) => place.skill.id === at);
-    const all = rows.flatMap((one) => one.places);
-    const flat = all.findIndex((place) => place.skill.id === at);
-    const beside: Record<string, Place | undefined> = {
+    const id = (event.target as HTMLElement).dataset['skill'];
+    const { rows, byId } = this.layout();
+    const at = byId.get(id ?? '');
+    const r = rows.findIndex((row) => row.places.some((place) => place.skill.id === id));
+    if (!at || r < 0) return;
+    const all = rows.flatMap((row) => row.places);
+    const flat = all.indexOf(at);
+    const nearest = (row: (typeof rows)[number] | undefined) =>
+      [...(row?.places ?? [])].sort((a, b) => Math.abs(a.x - at.x) - Math.abs(b.x - at.x))[0];
+    const beside: Record<string, (typeof all)[number] | undefined> = {
       ArrowRight: all[flat + 1],
       ArrowLeft: all[flat - 1],
-      ArrowDown: rows[r + 1]?.places[Math.min(i, (rows[r + 1]?.places.length ?? 1) - 1)],
-      ArrowUp: rows[r - 1]?.places[Math.min(i, (rows[r - 1]?.places.length ?? 1) - 1)],
+      ArrowDown: nearest(rows[r + 1]),
+      ArrowUp: nearest(rows[r - 1]),
     };
     const next = beside[event.key];
     if (!next) return;
     event.preventDefault();
     this.host.nativeElement.querySelector<HTMLElement>(`[data-skill="${next.skill.id}"]`)?.focus();
   }
-}
-
-/** A thread that sags a little between the beads; an unfinished string runs on to the next row. */
-function thread(xs: readonly number[], isLast: boolean): string {
-  const first = xs[0] ?? 0;
-  const last = xs[xs.length - 1] ?? 0;
-  const points: [number, number][] = [[first - 22, MIDDLE - 1]];
-  xs.forEach((x, i) => points.push([x, MIDDLE + (i % 2 === 0 ? 2 : -2)]));
-  points.push([last + (isLast ? 0 : 34), MIDDLE + (isLast ? 0 : 3)]);
-  return line<[number, number]>().curve(curveBasis)(points) ?? '';
 }

@@ -9,6 +9,7 @@ export const STANDING_WORDS: Record<Standing, string> = {
   nearly: 'nearly',
   secure: 'secure',
   'come-back': 'come back',
+  taken: 'taken as known',
 };
 
 /** One bead: shape and fill carry the meaning, color only repeats it. */
@@ -35,6 +36,13 @@ export const STANDING_WORDS: Record<Standing, string> = {
           <circle class="fill" cx="16" cy="16" r="10.5" />
           <path class="cut" d="M16 4v24" />
         }
+        @case ('taken') {
+          <circle class="fill" cx="16" cy="16" r="10.5" />
+          <circle class="open" cx="16" cy="16" r="4.6" />
+        }
+      }
+      @if (byWord()) {
+        <path class="word" d="M8 30.200h16" />
       }
     </svg>
   `,
@@ -58,6 +66,14 @@ export const STANDING_WORDS: Record<Standing, string> = {
     .fill {
       fill: var(--primary);
     }
+    .open {
+      fill: var(--sheet);
+    }
+    .word {
+      stroke: var(--heather);
+      stroke-width: 2.6;
+      stroke-linecap: round;
+    }
     .ring {
       fill: var(--sheet);
       stroke: var(--straw);
@@ -72,4 +88,6 @@ export const STANDING_WORDS: Record<Standing, string> = {
 export class Bead {
   readonly standing = input.required<Standing>();
   readonly size = input(32);
+  /** The educator's own word stands: a line below the bead. */
+  readonly byWord = input(false);
 }

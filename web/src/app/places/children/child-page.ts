@@ -7,112 +7,94 @@ import {
   input,
   signal,
 } from '@angular/core';
-import { Router, RouterLink } from '@angular/router';
-import { skillOf } from '@gumo/core/skills';
-import { Store } from '@ngrx/store';
-import { Actions, ofType } from '@ngrx/effects';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
+import { RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
+import { POLICIES, type Policy } from '@gumo/core/vocabulary';
+import { Actions, ofType } from '@ngrx/effects';
+import { Store } from '@ngrx/store';
 import { Api } from '../../common/api';
 import { Clock } from '../../common/clock';
 import { Icon } from '../../common/icon';
 import { PegMark } from '../../common/peg-mark';
-import { POLICY_WORDS, ageWords, dayWords, listWords } from '../../common/words';
-import { type SittingLine, SittingLines } from '../../state/answers';
-import { childrenFeature } from '../../state/children';
-import { householdFeature } from '../../state/household';
+import { POLICY_WORDS, ageWords, listWords } from '../../common/words';
+import { PolicyAnswer } from '../../state/answers';
+import { ChildrenActions, childrenFeature } from '../../state/children';
 import { OutboxActions } from '../../state/outbox';
 import { ProgressActions, progressFeature } from '../../state/progress';
-import { BeadStrings } from './bead-strings';
-import { OpenedBead } from './opened-bead';
 
-const SITTINGS_SHOWN = 6;
+const TABS: readonly (readonly [path: string, title: string])[] = [
+  ['', 'Strings'],
+  ['numerals', 'Numerals'],
+  ['bonds', 'Bonds'],
+  ['saying', 'Saying'],
+  ['glancing', 'Glancing'],
+  ['writing', 'Writing'],
+  ['comparing', 'Comparing'],
+  ['slips', 'Slips'],
+  ['sittings', 'Sittings'],
+];
 
-/** One child: the bead strings, and beside them the opened bead, or what was done lately. */
+/** One child: who it is, when a range counts as secure, and the tabs. */
 @Component({
   selector: 'gumo-child-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [BeadStrings, Icon, OpenedBead, PegMark, RouterLink],
+  imports: [Icon, PegMark, RouterLink, RouterLinkActive, RouterOutlet],
   templateUrl: './child-page.html',
   styleUrl: './child-page.scss',
 })
 export class ChildPage {
   readonly id = input.required<string>();
-  /** The opened bead, kept in the address. */
-  readonly skill = input<string>();
 
   private readonly store = inject(Store);
-  private readonly router = inject(Router);
   private readonly api = inject(Api);
   private readonly clock = inject(Clock);
   private readonly childById = this.store.selectSignal(childrenFeature.selectChildById);
-  private readonly progress = this.store.selectSignal(progressFeature.selectByChild);
   private readonly failures = this.store.selectSignal(progressFeature.selectFailures);
-  private readonly activities = this.store.selectSignal(householdFeature.selectActivityById);
   protected readonly loaded = this.store.selectSignal(childrenFeature.selectLoaded);
 
+  protected readonly tabs = TABS;
+  protected readonly policies = POLICIES;
+  protected readonly policyWords = POLICY_WORDS;
   protected readonly child = computed(() => this.childById()[this.id()] ?? null);
-  protected readonly views = computed(() => this.progress()[this.id()] ?? null);
   protected readonly failure = computed(() => this.failures()[this.id()] ?? '');
-  protected readonly view = computed(
-    () => this.views()?.find((view) => view.skillId === this.skill()) ?? null,
-  );
-  protected readonly standings = computed(
-    () => new Map((this.views() ?? []).map((view) => [view.skillId, view.standing])),
-  );
+  /** What the last change of policy changed, in a sentence. */
+  protected readonly changed = signal<string | null>(null);
   protected readonly about = computed(() => {
     const child = this.child();
     if (!child) return '';
-    const likes = child.interests.length > 0 ? [`likes ${listWords(child.interests)}`] : [];
-    const age = ageWords(child, this.clock.today());
-    return [age, ...likes, POLICY_WORDS[child.policy]].join(' · ');
+    const parts = [ageWords(child, this.clock.today())];
+    if (child.interests.length > 0) parts.push(`likes ${listWords(child.interests)}`);
+    return parts.join(' · ');
   });
-  protected readonly cautions = computed(() => {
-    const cautions = this.child()?.cautions;
-    if (!cautions) return [];
-    return [
-      cautions.mouths ? 'still mouths things: no small parts' : '',
-      cautions.allergies.length > 0 ? `allergies: ${listWords(cautions.allergies)}` : '',
-      cautions.note,
-    ].filter((words) => words !== '');
-  });
-  protected readonly comeBack = computed(() =>
-    (this.views() ?? [])
-      .filter((view) => view.standing === 'come-back')
-      .map((view) => ({ view, title: skillOf(view.skillId).title })),
-  );
-  private readonly sittings = signal<readonly SittingLine[]>([]);
-  protected readonly recent = computed(() =>
-    this.sittings()
-      .slice(0, SITTINGS_SHOWN)
-      .map((one) => ({
-        id: one.id,
-        day: dayWords(one.day),
-        title: this.activities().get(one.activityId)?.title ?? one.activityId,
-        words: [`${one.tries} ${one.tries === 1 ? 'try' : 'tries'}`, one.mood ?? '']
-          .filter((word) => word !== '')
-          .join(' · '),
-      })),
-  );
-  protected readonly dayWords = dayWords;
 
   constructor() {
-    effect(() => this.load(this.id()));
+    effect(() => {
+      const childId = this.id();
+      this.changed.set(null);
+      this.store.dispatch(ProgressActions.wanted({ childId }));
+    });
     inject(Actions)
       .pipe(ofType(OutboxActions.emptied), takeUntilDestroyed())
       .subscribe(({ childIds }) => {
-        if (childIds.includes(this.id())) this.load(this.id());
+        const childId = this.id();
+        if (childIds.includes(childId)) this.store.dispatch(ProgressActions.wanted({ childId }));
       });
   }
 
-  private load(childId: string): void {
-    this.store.dispatch(ProgressActions.wanted({ childId }));
-    this.api.get(`/children/${childId}/sittings`, SittingLines).then(
-      (lines) => this.sittings.set(lines),
-      () => this.sittings.set([]),
-    );
-  }
-
-  protected open(skill: string | null): void {
-    void this.router.navigate([], { queryParams: { skill }, replaceUrl: true });
+  protected async choosePolicy(value: string): Promise<void> {
+    const child = this.child();
+    if (!child) return;
+    try {
+      const answer = await this.api.send(
+        'POST',
+        `/children/${child.id}/policy`,
+        { policy: value as Policy, version: child.version },
+        PolicyAnswer,
+      );
+      this.store.dispatch(ChildrenActions.kept({ child: answer.child }));
+      this.changed.set(answer.sentence);
+    } catch (error) {
+      this.changed.set((error as Error).message);
+    }
   }
 }

@@ -10,11 +10,14 @@ import {
 } from '@angular/core';
 import { slipsOf } from '@gumo/core/evidence';
 import { findItem, findSkill, skillOf } from '@gumo/core/skills';
-import type { Observation } from '@gumo/core/vocabulary';
+import type { Observation, OwnWord } from '@gumo/core/vocabulary';
+import { v7 as uuid } from 'uuid';
 import { Api } from '../../common/api';
+import { Clock } from '../../common/clock';
 import { Icon } from '../../common/icon';
 import { OUTCOME_WORDS, dayWords } from '../../common/words';
 import { ObservationPage, type SeenObservation, type SkillView } from '../../state/answers';
+import { Outbox } from '../../state/outbox';
 import { Bead, STANDING_WORDS, type Standing } from './bead';
 
 /** A bead opened: the reason, what was asked and what not, and the evidence itself. */
@@ -29,10 +32,14 @@ export class OpenedBead {
   readonly childId = input.required<string>();
   readonly view = input.required<SkillView>();
   readonly standings = input.required<ReadonlyMap<string, Standing>>();
+  /** True while an earlier day is on screen: nothing can be said about it then. */
+  readonly past = input(false);
   readonly closed = output();
   readonly chosen = output<string>();
 
   private readonly api = inject(Api);
+  private readonly outbox = inject(Outbox);
+  private readonly clock = inject(Clock);
   protected readonly words = STANDING_WORDS;
   protected readonly outcomeWords = OUTCOME_WORDS;
   protected readonly dayWords = dayWords;
@@ -56,6 +63,26 @@ export class OpenedBead {
       const [childId, view] = [this.childId(), this.view()];
       void this.load(childId, view.skillId, null);
     });
+  }
+
+  /** The educator's own word: a fact, and taking it back is a further one. */
+  protected say(says: OwnWord['says']): void {
+    const word: OwnWord = {
+      id: uuid(),
+      childId: this.childId(),
+      skillId: this.view().skillId,
+      at: this.clock.instant(),
+      day: this.clock.today(),
+      says,
+      note: '',
+      notedBy: '',
+    };
+    void this.outbox.put({ kind: 'word', word });
+  }
+
+  protected takeBackWord(observationId: string): void {
+    const voiding = { id: uuid(), observationId, at: this.clock.instant(), notedBy: '' };
+    void this.outbox.put({ kind: 'voiding', voiding, childId: this.childId() });
   }
 
   protected loadMore(): void {

@@ -15,16 +15,20 @@ import { Clock } from '../../common/clock';
 import { Icon } from '../../common/icon';
 import { PegMark } from '../../common/peg-mark';
 import { ageWords, listWords } from '../../common/words';
+import type { NextStep } from '../../state/answers';
 import { childrenFeature } from '../../state/children';
 import { ProgressActions, progressFeature } from '../../state/progress';
 import { Bead, type Standing } from './bead';
+
+const STEPS_SHOWN = 1;
 
 interface Card {
   readonly child: Child;
   readonly about: string;
   readonly strings: readonly { readonly title: string; readonly beads: readonly Standing[] }[];
-  readonly nearly: number;
-  readonly comeBack: number;
+  readonly steps: readonly NextStep[];
+  readonly due: number;
+  readonly dueFirst: string;
 }
 
 /** One card per child, in order of age; nothing is compared. */
@@ -56,10 +60,10 @@ export class Overview {
   }
 
   private card(child: Child): Card {
-    const views = this.progress()[child.id] ?? [];
-    const standings = new Map(views.map((view) => [view.skillId, view.standing]));
-    const count = (standing: Standing): number =>
-      views.filter((view) => view.standing === standing).length;
+    const answer = this.progress()[child.id];
+    const standings = new Map(
+      (answer?.views ?? []).map((view) => [view.skillId, view.standing] as const),
+    );
     const likes = child.interests.length > 0 ? ` · likes ${listWords(child.interests)}` : '';
     return {
       child,
@@ -68,8 +72,9 @@ export class Overview {
         title: STRAND_TITLES[strand],
         beads: skillsOfStrand(strand).map((skill) => standings.get(skill.id) ?? 'not-met'),
       })),
-      nearly: count('nearly'),
-      comeBack: count('come-back'),
+      steps: (answer?.steps ?? []).slice(0, STEPS_SHOWN),
+      due: answer?.due.length ?? 0,
+      dueFirst: answer?.due[0]?.title ?? '',
     };
   }
 }

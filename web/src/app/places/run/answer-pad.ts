@@ -6,6 +6,14 @@ import { NumberStrip } from '../../handling/number-strip';
 const CAPTION: Partial<Record<CaptureKind, string>> = {
   count: 'the last word said',
   give: 'how many were handed over',
+  glance: 'how many the child saw',
+  frame: 'how many lay there',
+  after: 'the number said',
+  bond: 'how many the child said',
+  add: 'how many the child said',
+  gap: 'the number that was found',
+  place: 'which place the child pointed to',
+  story: 'how many the child said',
   numeral: 'what the child said or chose',
   reach: 'tap where the child stopped, then what was left out',
 };
@@ -16,15 +24,17 @@ const CAPTION: Partial<Record<CaptureKind, string>> = {
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [NumberStrip],
   template: `
-    <gumo-number-strip
-      [label]="caption()"
-      [numbers]="choices()"
-      [selected]="shown()"
-      [struck]="taps().leftOut"
-      [passed]="passed()"
-      (tapped)="tap($event)"
-    />
-    <p class="caption soft">{{ caption() }}</p>
+    @if (choices().length > 0) {
+      <gumo-number-strip
+        [label]="caption()"
+        [numbers]="choices()"
+        [selected]="shown()"
+        [struck]="taps().leftOut"
+        [passed]="passed()"
+        (tapped)="tap($event)"
+      />
+      <p class="caption soft">{{ caption() }}</p>
+    }
     @if (prompt().kind === 'count') {
       <div class="slips" role="group" aria-label="What happened on the way">
         <button type="button" [attr.aria-pressed]="taps().doubled" (click)="flip('doubled')">

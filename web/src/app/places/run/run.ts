@@ -28,9 +28,12 @@ import { v7 as uuid } from 'uuid';
 import { Api } from '../../common/api';
 import { BandSign } from '../../common/band-sign';
 import { Clock } from '../../common/clock';
+import { Icon } from '../../common/icon';
 import { PegMark } from '../../common/peg-mark';
 import { OUTCOME_WORDS, listWords, topWords } from '../../common/words';
 import { MinuteRing } from '../../handling/minute-ring';
+import { OutcomeBar, outcomeOfKey } from '../../handling/outcome-bar';
+import { PromptPicture } from '../../handling/prompt-picture';
 import { SittingAnswer } from '../../state/answers';
 import { childrenFeature } from '../../state/children';
 import { householdFeature } from '../../state/household';
@@ -38,21 +41,23 @@ import { Outbox } from '../../state/outbox';
 import { RunActions, runFeature } from '../../state/run';
 import { AnswerPad } from './answer-pad';
 import { EndQuestion } from './end-question';
-import { PromptPicture } from './prompt-picture';
 import { SoFar } from './so-far';
-
-const OUTCOME_KEYS: Readonly<Record<string, Outcome>> = {
-  o: 'own',
-  h: 'help',
-  n: 'not-yet',
-  x: 'not-now',
-};
 
 /** At the tray: one activity, one to three children, a tap or two a try. */
 @Component({
   selector: 'gumo-run',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AnswerPad, BandSign, EndQuestion, MinuteRing, PegMark, PromptPicture, SoFar],
+  imports: [
+    AnswerPad,
+    BandSign,
+    EndQuestion,
+    Icon,
+    MinuteRing,
+    OutcomeBar,
+    PegMark,
+    PromptPicture,
+    SoFar,
+  ],
   templateUrl: './run.html',
   styleUrl: './run.scss',
   host: { '(document:keydown)': 'press($event)' },
@@ -240,9 +245,9 @@ export class Run {
     }
     if (document.querySelector('dialog[open]')) return;
     const key = event.key.toLowerCase();
-    const outcome = OUTCOME_KEYS[key];
+    const noted = outcomeOfKey(event);
     const onButton = event.target instanceof HTMLButtonElement;
-    if (outcome) this.note(outcome, !(outcome === 'help' && event.shiftKey));
+    if (noted) this.note(noted.outcome, noted.triedFirst);
     else if (key === 'e') this.ending.set(true);
     else if (key === 'backspace') this.takeBack(this.soFar()[0]);
     else if (key === ' ' && !onButton) this.picture.update((shown) => !shown);

@@ -18,7 +18,6 @@ import { Tops } from '../../state/answers';
 import { childrenFeature } from '../../state/children';
 import { DayActions, dayFeature } from '../../state/day';
 import { householdFeature } from '../../state/household';
-import { PADS } from '../../state/run';
 
 export interface EntryDialogData {
   readonly entry: PlanEntry | null;
@@ -78,7 +77,7 @@ export class EntryDialog {
   );
   protected readonly tops = computed(() => {
     const activity = this.activities().find((one) => one.id === this.activityId());
-    return activity ? topsOf(activity, PADS) : [];
+    return activity ? topsOf(activity, activity.capture) : [];
   });
 
   constructor() {

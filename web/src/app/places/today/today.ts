@@ -17,6 +17,7 @@ import { OutboxActions } from '../../state/outbox';
 import { RunActions } from '../../state/run';
 import { EntryCard, type EntryView } from './entry-card';
 import { LayReady } from './lay-ready';
+import { Suggestions } from './suggestions';
 import { Actions, ofType } from '@ngrx/effects';
 
 const NUMBER_WORDS = ['No', 'One', 'Two', 'Three', 'Four', 'Five', 'Six', 'Seven', 'Eight', 'Nine'];
@@ -30,7 +31,7 @@ interface MomentView {
 @Component({
   selector: 'gumo-today',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [EntryCard, LayReady, PegMark, Icon, RouterLink],
+  imports: [EntryCard, LayReady, PegMark, Icon, RouterLink, Suggestions],
   templateUrl: './today.html',
   styleUrl: './today.scss',
 })

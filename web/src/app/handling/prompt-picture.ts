@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import type { Prompt } from '@gumo/core/activities';
-import { Counters } from '../../handling/counters';
-import { NumeralCard } from '../../handling/numeral-card';
+import { Counters } from './counters';
+import { NumeralCard } from './numeral-card';
 
 /** What should lie there for a prompt. */
 @Component({

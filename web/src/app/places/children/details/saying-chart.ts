@@ -1,0 +1,247 @@
+import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
+import { max } from 'd3-array';
+import { scaleLinear, scaleUtc } from 'd3-scale';
+import { curveStepAfter, line } from 'd3-shape';
+import { parseISO } from 'date-fns/parseISO';
+import type * as v from 'valibot';
+import { dayWords } from '../../../common/words';
+import type { SayingAnswer } from './answers';
+
+const WIDTH = 720;
+const HEIGHT = 300;
+const PAD = { left: 40, right: 24, top: 16, bottom: 30 };
+const LEAST_TOP = 10;
+const CROSS = 4.5;
+
+/** How far a child says the words, over time; what was left out is crossed. */
+@Component({
+  selector: 'gumo-saying-chart',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (saying().reaches.length > 0) {
+      <svg [attr.viewBox]="box" aria-hidden="true">
+        @for (tick of yTicks(); track tick) {
+          <path class="line" [attr.d]="'M40 ' + y()(tick) + 'H696'" />
+          <text x="32" [attr.y]="y()(tick) + 4.5" text-anchor="end">{{ tick }}</text>
+        }
+        @for (tick of xTicks(); track tick.x) {
+          <text [attr.x]="tick.x" y="294" text-anchor="middle">{{ tick.words }}</text>
+        }
+        <path class="forgiven" [attr.d]="forgivenPath()" />
+        <path class="reach" [attr.d]="reachPath()" />
+        @for (point of points(); track $index) {
+          <circle [attr.cx]="point.x" [attr.cy]="point.y" r="4.5" />
+          @for (cross of point.crosses; track cross) {
+            <path class="cross" [attr.d]="crossAt(point.x, cross)" />
+          }
+        }
+      </svg>
+      <ul class="key" aria-hidden="true">
+        <li><i class="solid"></i> without a slip</li>
+        <li><i class="dashed"></i> with one slip forgiven</li>
+        <li><i class="x">×</i> a word left out</li>
+      </ul>
+      <div class="unseen">
+        <table>
+          <caption>
+            How far the words were said
+          </caption>
+          <tr>
+            <th scope="col">Day</th>
+            <th scope="col">without a slip to</th>
+            <th scope="col">with one slip forgiven to</th>
+            <th scope="col">left out</th>
+          </tr>
+          @for (one of saying().reaches; track $index) {
+            <tr>
+              <td>{{ words(one.day) }}</td>
+              <td>{{ one.reach }}</td>
+              <td>{{ one.forgiven }}</td>
+              <td>{{ one.leftOut.join(', ') || 'nothing' }}</td>
+            </tr>
+          }
+        </table>
+      </div>
+    } @else {
+      <p class="soft">How far the words go, day by day, will stand here after the first count.</p>
+    }
+    <div class="lists">
+      <section>
+        <h2>Left out</h2>
+        <ul>
+          @for (one of saying().leftOut; track one.n) {
+            <li>
+              <b class="child-reads">{{ one.n }}</b>
+              {{ one.times === 1 ? 'once' : one.times + ' times' }}
+              <span class="soft">· last on {{ words(one.last) }}</span>
+            </li>
+          } @empty {
+            <li class="soft">No word was left out.</li>
+          }
+        </ul>
+      </section>
+      <section>
+        <h2>Back, and on from a number</h2>
+        <ul>
+          @for (one of saying().others; track $index) {
+            <li>
+              <span class="soft numbers">{{ words(one.day) }}</span>
+              {{ one.direction === 'down' ? 'back' : 'on' }} from {{ one.from }}:
+              {{ one.reach === null ? 'not started there' : 'to ' + one.reach }}
+            </li>
+          } @empty {
+            <li class="soft">Nothing noted yet.</li>
+          }
+        </ul>
+      </section>
+    </div>
+  `,
+  styles: `
+    :host {
+      display: block;
+      max-width: 860px;
+    }
+    svg {
+      inline-size: 100%;
+      max-inline-size: 820px;
+    }
+    text {
+      fill: var(--ink-soft);
+      font-size: 12px;
+    }
+    .line {
+      stroke: var(--line);
+    }
+    .reach,
+    .forgiven {
+      fill: none;
+      stroke: var(--primary);
+      stroke-width: 2.4;
+    }
+    .forgiven {
+      stroke-width: 1.6;
+      stroke-dasharray: 4 4;
+    }
+    circle {
+      fill: var(--sheet);
+      stroke: var(--primary);
+      stroke-width: 2.4;
+    }
+    .cross {
+      stroke: var(--madder);
+      stroke-width: 2.2;
+    }
+    .key,
+    .lists ul {
+      font-size: 14px;
+    }
+    .key {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 4px 22px;
+      padding: 0 0 16px 40px;
+      color: var(--ink-soft);
+    }
+    .key i {
+      display: inline-block;
+      inline-size: 24px;
+      margin-right: 6px;
+      vertical-align: middle;
+    }
+    .solid {
+      border-top: 2.4px solid var(--primary);
+    }
+    .dashed {
+      border-top: 2px dashed var(--primary);
+    }
+    .key .x {
+      inline-size: auto;
+      color: var(--madder);
+      font: 700 18px/1 sans-serif;
+    }
+    .lists {
+      display: grid;
+      grid-template-columns: repeat(auto-fit, minmax(260px, 1fr));
+      gap: 22px;
+    }
+    .lists li {
+      padding: 6px 0;
+      border-top: 1px solid var(--line);
+    }
+    h2 {
+      padding-bottom: 6px;
+    }
+    b {
+      display: inline-block;
+      min-width: 30px;
+      font-size: 18px;
+      font-weight: 400;
+    }
+  `,
+})
+export class SayingChart {
+  readonly saying = input.required<v.InferOutput<typeof SayingAnswer>>();
+  protected readonly box = `0 0 ${WIDTH} ${HEIGHT}`;
+  protected readonly words = dayWords;
+
+  /** The farthest count of each day; whatever was left out on it. */
+  private readonly days = computed(() => {
+    const byDay = new Map<string, { reach: number; forgiven: number; leftOut: number[] }>();
+    for (const { day, reach, forgiven, leftOut } of this.saying().reaches) {
+      const known = byDay.get(day);
+      byDay.set(day, {
+        reach: Math.max(reach, known?.reach ?? 0),
+        forgiven: Math.max(forgiven, known?.forgiven ?? 0),
+        leftOut: [...new Set([...(known?.leftOut ?? []), ...leftOut])],
+      });
+    }
+    return [...byDay].map(([day, one]) => ({ date: parseISO(day), ...one }));
+  });
+  private readonly x = computed(() => {
+    const days = this.days().map((one) => one.date);
+    const first = days[0] ?? new Date(0);
+    const last = days[days.length - 1] ?? first;
+    return scaleUtc()
+      .domain([first, last])
+      .range([PAD.left + 8, WIDTH - PAD.right]);
+  });
+  protected readonly y = computed(() => {
+    const top = max(this.days(), (one) => Math.max(one.reach, one.forgiven)) ?? 0;
+    return scaleLinear()
+      .domain([0, Math.max(LEAST_TOP, top)])
+      .nice()
+      .range([HEIGHT - PAD.bottom, PAD.top]);
+  });
+  protected readonly yTicks = computed(() => this.y().ticks(6));
+  protected readonly xTicks = computed(() =>
+    this.x()
+      .ticks(6)
+      .map((date) => ({
+        x: this.x()(date),
+        words: date.toLocaleDateString('en-US', { month: 'short', day: 'numeric' }),
+      })),
+  );
+  protected readonly points = computed(() =>
+    this.days().map((one) => ({
+      x: this.x()(one.date),
+      y: this.y()(one.reach),
+      forgiven: this.y()(one.forgiven),
+      crosses: one.leftOut.map((n) => this.y()(n)),
+    })),
+  );
+  protected readonly reachPath = computed(() => this.path((point) => point.y));
+  protected readonly forgivenPath = computed(() => this.path((point) => point.forgiven));
+
+  private path(height: (point: { y: number; forgiven: number }) => number): string {
+    return (
+      line<{ x: number; y: number; forgiven: number }>()
+        .x((point) => point.x)
+        .y(height)
+        .curve(curveStepAfter)(this.points()) ?? ''
+    );
+  }
+
+  protected crossAt(x: number, y: number): string {
+    return `M${x - CROSS} ${y - CROSS}l${2 * CROSS} ${2 * CROSS}m0 ${-2 * CROSS}l${-2 * CROSS} ${2 * CROSS}`;
+  }
+}

@@ -1,0 +1,243 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  input,
+  signal,
+} from '@angular/core';
+import { LiveAnnouncer } from '@angular/cdk/a11y';
+import { RouterLink } from '@angular/router';
+import { NO_TAPS, promptFor, recordFor } from '@gumo/core/activities';
+import {
+  type ChildState,
+  type Fact,
+  FIRST_LOOK,
+  LOOK_SITTING,
+  LOOK_TRIES,
+  fold,
+  lookResult,
+  nextLook,
+  pegsByAge,
+} from '@gumo/core/evidence';
+import { STRANDS, STRAND_TITLES, type Strand, skillOf, skillsOfStrand } from '@gumo/core/skills';
+import { type Observation, type Outcome, type Pegs, ageOn } from '@gumo/core/vocabulary';
+import { Store } from '@ngrx/store';
+import { v7 as uuid } from 'uuid';
+import { Api } from '../../common/api';
+import { Clock } from '../../common/clock';
+import { Icon } from '../../common/icon';
+import { PegMark } from '../../common/peg-mark';
+import { OUTCOME_WORDS } from '../../common/words';
+import { OutcomeBar, outcomeOfKey } from '../../handling/outcome-bar';
+import { PromptPicture } from '../../handling/prompt-picture';
+import { Evidence } from '../../state/answers';
+import { childrenFeature } from '../../state/children';
+import { householdFeature } from '../../state/household';
+import { Outbox } from '../../state/outbox';
+
+type PegPlaces = Pegs['pegs'];
+
+/** A first look at a new child: pegs, then tries as play, over two or three days. */
+@Component({
+  selector: 'gumo-first-look',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [Icon, OutcomeBar, PegMark, PromptPicture, RouterLink],
+  templateUrl: './first-look.html',
+  styleUrl: './first-look.scss',
+  host: { '(document:keydown)': 'press($event)' },
+})
+export class FirstLook {
+  readonly id = input.required<string>();
+
+  private readonly store = inject(Store);
+  private readonly api = inject(Api);
+  private readonly clock = inject(Clock);
+  private readonly outbox = inject(Outbox);
+  private readonly announcer = inject(LiveAnnouncer);
+  private readonly childById = this.store.selectSignal(childrenFeature.selectChildById);
+  private readonly household = this.store.selectSignal(householdFeature.selectHousehold);
+
+  protected readonly strands = STRANDS;
+  protected readonly titles = STRAND_TITLES;
+  protected readonly mostToday = LOOK_SITTING;
+  protected readonly child = computed(() => this.childById()[this.id()] ?? null);
+  protected readonly failure = signal<string | null>(null);
+  private readonly state = signal<ChildState | null>(null);
+  protected readonly look = computed(() => this.state()?.look ?? null);
+  protected readonly phase = signal<'pegs' | 'ask' | 'found'>('pegs');
+  protected readonly pegs = signal<PegPlaces | null>(null);
+  /** True until somebody moves a peg: the age set them. */
+  private readonly byAge = signal(true);
+
+  private sittingId = '';
+  /** Tries of this sitting that stand. */
+  protected readonly noted = signal<readonly Observation[]>([]);
+  private readonly tries = computed(() =>
+    this.noted().map(({ skillId, outcome }) => ({ skillId, outcome, guess: 0 })),
+  );
+  protected readonly prompt = computed(() => {
+    const [look, child] = [this.look(), this.child()];
+    if (this.phase() !== 'ask' || !look || !child) return null;
+    const next = nextLook(look, this.tries());
+    return next ? promptFor(next.skillId, next.itemId, child.answerModes) : null;
+  });
+  protected readonly strandOfPrompt = computed(() => {
+    const prompt = this.prompt();
+    return prompt ? STRAND_TITLES[skillOf(prompt.skillId).strand] : '';
+  });
+  protected readonly found = computed(() => {
+    const look = this.look();
+    if (!look) return null;
+    const { places, taken } = lookResult(look, new Set());
+    return {
+      taken: taken.length,
+      tries: look.tries.length,
+      done: look.tries.length >= LOOK_TRIES,
+      places: STRANDS.map((strand) => ({
+        title: STRAND_TITLES[strand],
+        words: this.upTo(strand, places[strand]),
+      })),
+    };
+  });
+
+  constructor() {
+    effect(() => void this.load(this.id()));
+    effect(() => {
+      const child = this.child();
+      if (child && this.pegs() === null) this.setByAge();
+    });
+    effect(() => {
+      if (this.phase() === 'ask' && this.look() && !this.prompt()) this.stop();
+    });
+  }
+
+  private async load(id: string): Promise<void> {
+    try {
+      await this.outbox.flush();
+      const state = await this.api.get(`/children/${id}/evidence`, Evidence);
+      this.state.set(state);
+      if (state.look) {
+        this.pegs.set(state.look.pegs);
+        this.byAge.set(state.look.byAge);
+      }
+    } catch (error) {
+      this.failure.set((error as Error).message);
+    }
+  }
+
+  protected setByAge(): void {
+    const child = this.child();
+    if (!child) return;
+    const { years, months } = ageOn(child.birthDate, this.clock.today());
+    this.pegs.set(pegsByAge(years * 12 + months));
+    this.byAge.set(true);
+  }
+
+  protected setPeg(strand: Strand, place: number): void {
+    this.pegs.update((pegs) => pegs && { ...pegs, [strand]: place });
+    this.byAge.set(false);
+  }
+
+  protected lengthOf(strand: Strand): number {
+    return skillsOfStrand(strand).length;
+  }
+
+  /** The last skill that lies before a place, in words. */
+  protected upTo(strand: Strand, place: number): string {
+    const skill = skillsOfStrand(strand)[place - 1];
+    return skill ? `up to “${skill.title}”` : 'at the beginning';
+  }
+
+  private take(fact: Fact): void {
+    const state = this.state();
+    const next = state && fold(state, fact);
+    if (next && 'state' in next) this.state.set(next.state);
+  }
+
+  protected begin(): void {
+    const pegs = this.pegs();
+    if (!pegs) return;
+    const look = this.look();
+    const moved = !look || STRANDS.some((strand) => look.pegs[strand] !== pegs[strand]);
+    const stamp = { childId: this.id(), at: this.clock.instant(), day: this.clock.today() };
+    if (moved) {
+      const fact: Pegs = { id: uuid(), ...stamp, pegs, byAge: this.byAge(), notedBy: '' };
+      void this.outbox.put({ kind: 'pegs', pegs: fact });
+      this.take({ kind: 'pegs', pegs: fact });
+    }
+    this.sittingId = uuid();
+    this.noted.set([]);
+    void this.outbox.put({
+      kind: 'sitting',
+      sitting: {
+        id: this.sittingId,
+        activityId: FIRST_LOOK,
+        planEntryId: null,
+        day: stamp.day,
+        startedAt: stamp.at,
+        endedAt: null,
+        mood: null,
+        takers: [{ childId: this.id(), top: 10 }],
+      },
+    });
+    this.phase.set('ask');
+  }
+
+  protected note(outcome: Outcome, triedFirst = true): void {
+    const [prompt, child] = [this.prompt(), this.child()];
+    if (!prompt || !child) return;
+    const observation: Observation = {
+      id: uuid(),
+      childId: child.id,
+      sittingId: this.sittingId,
+      activityId: FIRST_LOOK,
+      skillId: prompt.skillId,
+      itemId: prompt.itemId,
+      at: this.clock.instant(),
+      day: this.clock.today(),
+      outcome,
+      triedFirst,
+      answered: child.answerModes.includes('speaks') ? 'spoken' : 'shown',
+      reason: null,
+      things: [],
+      notedBy: '',
+      note: '',
+      record: recordFor(prompt, NO_TAPS, outcome, this.household()?.languages[0] ?? 'en'),
+    };
+    void this.outbox.put({ kind: 'observation', observation });
+    // The list first: what comes next depends on it and on the state together.
+    this.noted.update((noted) => [...noted, observation]);
+    this.take({ kind: 'observation', observation });
+    void this.announcer.announce(OUTCOME_WORDS[outcome]);
+  }
+
+  protected takeBack(): void {
+    const last = this.noted().at(-1);
+    if (!last) return;
+    const at = this.clock.instant();
+    const voiding = { id: uuid(), observationId: last.id, at, notedBy: '' };
+    void this.outbox.put({ kind: 'voiding', voiding, childId: this.id() });
+    this.noted.update((noted) => noted.slice(0, -1));
+    this.take({ kind: 'voiding', voiding });
+    void this.announcer.announce('Taken back');
+  }
+
+  protected stop(): void {
+    const endedAt = this.clock.instant();
+    const end = { endedAt, mood: null };
+    void this.outbox.put({ kind: 'end', sittingId: this.sittingId, end });
+    this.phase.set('found');
+  }
+
+  protected press(event: KeyboardEvent): void {
+    if (event.ctrlKey || event.metaKey || event.altKey || this.phase() !== 'ask') return;
+    const noted = outcomeOfKey(event);
+    if (noted) this.note(noted.outcome, noted.triedFirst);
+    else if (event.key === 'Backspace') this.takeBack();
+    else if (event.key.toLowerCase() === 'e') this.stop();
+    else return;
+    event.preventDefault();
+  }
+}

@@ -1,0 +1,132 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  input,
+  signal,
+  untracked,
+} from '@angular/core';
+import { Router } from '@angular/router';
+import { Store } from '@ngrx/store';
+import { v7 as uuid } from 'uuid';
+import { Api } from '../../common/api';
+import { Clock } from '../../common/clock';
+import { dayWords } from '../../common/words';
+import { type NextStep, ProgressAnswer } from '../../state/answers';
+import { childrenFeature } from '../../state/children';
+import { progressFeature } from '../../state/progress';
+import { RunActions } from '../../state/run';
+import { BeadStrings } from './bead-strings';
+import { OpenedBead } from './opened-bead';
+
+const DUE_SHOWN = 5;
+const SLIDER_PAUSE_MS = 120;
+
+/** The bead strings, as they stand or stood, with the opened bead or what to do next beside them. */
+@Component({
+  selector: 'gumo-strings-tab',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [BeadStrings, OpenedBead],
+  templateUrl: './strings-tab.html',
+  styleUrl: './strings-tab.scss',
+})
+export class StringsTab {
+  readonly id = input.required<string>();
+  /** The opened bead, kept in the address. */
+  readonly skill = input<string>();
+
+  private readonly store = inject(Store);
+  private readonly router = inject(Router);
+  private readonly api = inject(Api);
+  private readonly clock = inject(Clock);
+  private readonly childById = this.store.selectSignal(childrenFeature.selectChildById);
+  private readonly progress = this.store.selectSignal(progressFeature.selectByChild);
+
+  protected readonly dayWords = dayWords;
+  protected readonly child = computed(() => this.childById()[this.id()] ?? null);
+  protected readonly now = computed(() => this.progress()[this.id()] ?? null);
+  /** The state of an earlier day, while the slider stands there. */
+  protected readonly then = signal<ProgressAnswer | null>(null);
+  protected readonly shown = computed(() => this.then() ?? this.now());
+  protected readonly view = computed(
+    () => this.shown()?.views.find((view) => view.skillId === this.skill()) ?? null,
+  );
+  protected readonly standings = computed(
+    () => new Map((this.shown()?.views ?? []).map((view) => [view.skillId, view.standing])),
+  );
+  protected readonly due = computed(() => (this.shown()?.due ?? []).slice(0, DUE_SHOWN));
+  protected readonly moreDue = computed(() => (this.shown()?.due.length ?? 0) - DUE_SHOWN);
+  protected readonly isNew = computed(() => this.now()?.days.length === 0);
+  protected readonly cautions = computed(() => {
+    const cautions = this.child()?.cautions;
+    if (!cautions) return [];
+    return [
+      cautions.mouths ? 'Still mouths things: no small parts near.' : '',
+      cautions.allergies.length > 0 ? `Allergies: ${cautions.allergies.join(', ')}.` : '',
+      cautions.note,
+    ].filter((words) => words !== '');
+  });
+  /** Where the slider stands; behind the last day for today. */
+  protected readonly place = computed(() => {
+    const days = this.now()?.days ?? [];
+    const at = days.indexOf(this.then()?.day ?? '');
+    return at < 0 ? days.length : at;
+  });
+  private pause: ReturnType<typeof setTimeout> | undefined;
+
+  constructor() {
+    effect(() => {
+      this.id();
+      untracked(() => this.then.set(null));
+    });
+  }
+
+  protected open(skill: string | null): void {
+    void this.router.navigate([], { queryParams: { skill }, replaceUrl: true });
+  }
+
+  /** Days with notes from first to last; the place behind the last stands for today. */
+  protected slide(place: number): void {
+    clearTimeout(this.pause);
+    const day = this.now()?.days[place];
+    if (day === undefined) {
+      this.then.set(null);
+      return;
+    }
+    this.pause = setTimeout(() => void this.goTo(day), SLIDER_PAUSE_MS);
+  }
+
+  private async goTo(day: string): Promise<void> {
+    const answer = await this.api
+      .get(`/children/${this.id()}/progress?asOf=${day}`, ProgressAnswer)
+      .catch(() => null);
+    this.then.set(answer);
+  }
+
+  protected goBack(): void {
+    this.then.set(null);
+  }
+
+  /** Sits down with this child at once, outside the plan. */
+  protected begin(step: NextStep): void {
+    if (step.activityId === null) return;
+    const id = uuid();
+    this.store.dispatch(
+      RunActions.begun({
+        sitting: {
+          id,
+          activityId: step.activityId,
+          planEntryId: null,
+          day: this.clock.today(),
+          startedAt: this.clock.instant(),
+          endedAt: null,
+          mood: null,
+          takers: [{ childId: this.id(), top: step.top ?? 5 }],
+        },
+      }),
+    );
+    void this.router.navigate(['/run', id]);
+  }
+}

@@ -1,0 +1,140 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  signal,
+} from '@angular/core';
+import { PlanEntry, type PlanEntryDraft } from '@gumo/core/vocabulary';
+import { Store } from '@ngrx/store';
+import { v7 as uuid } from 'uuid';
+import type * as v from 'valibot';
+import { Api } from '../../common/api';
+import { Icon } from '../../common/icon';
+import { PegMark } from '../../common/peg-mark';
+import { Suggestions as Answer } from '../../state/answers';
+import { childrenFeature } from '../../state/children';
+import { DayActions, dayFeature } from '../../state/day';
+import { householdFeature } from '../../state/household';
+
+type Suggestion = v.InferOutput<typeof Answer>[number];
+
+/** For each child who is here and in nothing planned: the next step, one tap away from the day. */
+@Component({
+  selector: 'gumo-suggestions',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [Icon, PegMark],
+  template: `
+    @if (lines().length > 0) {
+      <section class="sheet" aria-labelledby="also-here">
+        <h2 id="also-here">Also here, and in nothing yet</h2>
+        @if (failure(); as message) {
+          <p class="caution" role="alert">{{ message }}</p>
+        }
+        <ul>
+          @for (line of lines(); track line.child.id) {
+            <li>
+              <gumo-peg-mark [mark]="line.child.mark" [name]="line.child.name" />
+              <span class="what">
+                <strong>{{ line.child.name }}</strong> {{ line.step.title }}
+                <span class="soft">{{ line.step.because }}</span>
+              </span>
+              <button type="button" class="button" (click)="add(line)">
+                <gumo-icon name="add" /> {{ line.step.activityTitle }} to {{ line.step.top }}
+              </button>
+            </li>
+          }
+        </ul>
+      </section>
+    }
+  `,
+  styles: `
+    section {
+      margin-top: 10px;
+    }
+    h2 {
+      padding-bottom: 6px;
+      font-size: 15px;
+    }
+    li {
+      display: flex;
+      flex-wrap: wrap;
+      align-items: center;
+      gap: 4px 10px;
+      padding: 6px 0;
+      border-top: 1px solid var(--line);
+    }
+    .what {
+      flex: 1 1 260px;
+      min-width: 0;
+    }
+    .what .soft {
+      display: block;
+      font-size: 13.5px;
+    }
+    strong {
+      font-weight: 600;
+    }
+    .button {
+      padding: 0 10px;
+    }
+  `,
+})
+export class Suggestions {
+  private readonly store = inject(Store);
+  private readonly api = inject(Api);
+  private readonly answer = this.store.selectSignal(dayFeature.selectAnswer);
+  private readonly childById = this.store.selectSignal(childrenFeature.selectChildById);
+  private readonly activities = this.store.selectSignal(householdFeature.selectActivityById);
+  private readonly moments = this.store.selectSignal(householdFeature.selectMoments);
+  private readonly found = signal<readonly Suggestion[]>([]);
+  protected readonly failure = signal<string | null>(null);
+  protected readonly lines = computed(() =>
+    this.found().flatMap(({ childId, step }) => {
+      const child = this.childById()[childId];
+      return child ? [{ child, step }] : [];
+    }),
+  );
+
+  constructor() {
+    effect(() => {
+      const day = this.answer()?.day;
+      if (day !== undefined) void this.load(day);
+    });
+  }
+
+  private async load(day: string): Promise<void> {
+    try {
+      this.found.set(await this.api.get(`/days/${day}/suggestions`, Answer));
+    } catch {
+      this.found.set([]);
+    }
+  }
+
+  /** Into the first moment of the day that takes this kind of activity. */
+  protected async add({ child, step }: ReturnType<typeof this.lines>[number]): Promise<void> {
+    const day = this.answer()?.day;
+    const activity = this.activities().get(step.activityId ?? '');
+    const moment = this.moments().find((one) => activity && one.bands.includes(activity.band));
+    if (day === undefined || !activity || !moment) {
+      this.failure.set('No moment of the day takes this kind of activity.');
+      return;
+    }
+    const draft: PlanEntryDraft = {
+      id: uuid(),
+      day,
+      momentId: moment.id,
+      activityId: activity.id,
+      takers: [{ childId: child.id, top: step.top ?? 5 }],
+      minutes: activity.minutes[0],
+      with: '',
+    };
+    try {
+      await this.api.send('POST', '/plan', draft, PlanEntry);
+      this.store.dispatch(DayActions.opened({ day }));
+    } catch (error) {
+      this.failure.set((error as Error).message);
+    }
+  }
+}
