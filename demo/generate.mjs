@@ -2,7 +2,7 @@
  * Writes the demo household, always the same from the same seed: eleven weeks of invented records
  * of six invented children, one of whom leaves out fifteen and one who takes 6 and 9 for each other.
  */
-import { findActivity, promptFor, promptsOf, topFor } from '@gumo/core/activities';
+import { findActivity, promptFor, promptsOf, readyPrompts, topFor } from '@gumo/core/activities';
 import { FIRST_LOOK, emptyState, foldAll, nextLook, nextPrompt } from '@gumo/core/evidence';
 import { seeded } from '@gumo/core/numbers';
 import { SKILLS, STRANDS, skillOf } from '@gumo/core/skills';
@@ -116,7 +116,9 @@ export function generate() {
       const tries = story ? 6 : 4 + Math.floor(random() * 4);
       for (let t = 0; t < tries; t++) {
         const all = promptsOf(activity, top, activity.capture, child.row.answerModes);
-        const pool = skillId ? all.filter((one) => one.skillId === skillId) : all;
+        const pool = skillId
+          ? all.filter((one) => one.skillId === skillId)
+          : readyPrompts(all, state(), day);
         const seed = `${sitting.id}-${t}`;
         const prompt = items
           ? pool.find((one) => one.itemId === items[t])

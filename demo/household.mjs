@@ -86,7 +86,7 @@ export const CHILDREN = [
   ),
   child('Kofi', '2021-06-05', 'seed', 'spruce', ['drums', 'trains'], {
     say: [2.5, 6],
-    count: [5, 10.5],
+    count: [6, 11.5],
     numeral: [3, 7.2],
     glance: [2, 4.4],
     compare: [3, 6],
@@ -209,7 +209,7 @@ export const STORIES = [
 export const DAYS = [
   [
     ['arriving', 'count-together', 3, 'up to where each can', 'Ilse Dilara Mirela Kofi'],
-    ['floor', 'handfuls', 15, 'one hand, one color', 'Tomasz Dilara Mirela Kofi'],
+    ['floor', 'handfuls', 15, 'one hand, one color', 'Ilse Dilara Mirela Kofi'],
     ['snack', 'numbers-about', 3, 'jars, oven, scales', 'Dilara Kofi Sunniva'],
     ['table', 'show-say', 5, 'the half-range that is due', 'Mirela Kofi'],
     ['outdoors', 'land-in-cup', 12, 'egg cups in the box', 'Ilse Tomasz Sunniva'],

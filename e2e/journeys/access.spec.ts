@@ -21,6 +21,32 @@ const SCREENS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
     await page.locator('[data-skill="total-10"]').click();
     await expect(page.locator('gumo-opened-bead .evidence')).toContainText('on own');
   },
+  'every detail of a child': async (page) => {
+    await page.getByRole('link', { name: 'Children' }).click();
+    await page.getByRole('link', { name: /Kofi/ }).click();
+    for (const tab of [
+      'Numerals',
+      'Bonds',
+      'Glancing',
+      'Writing',
+      'Comparing',
+      'Slips',
+      'Saying',
+    ]) {
+      await page.getByRole('link', { name: tab, exact: true }).click();
+      await expect(page.locator('gumo-details-tab section *').first()).toBeVisible();
+      expect(await seriousFaults(page), tab).toEqual([]);
+    }
+  },
+  'a first look': async (page) => {
+    await page.getByRole('link', { name: 'Children' }).click();
+    await page.getByRole('link', { name: /Dilara/ }).click();
+    await page.getByRole('link', { name: 'First look' }).click();
+    await expect(page.getByRole('slider', { name: 'Say' })).toBeVisible();
+    expect(await seriousFaults(page), 'pegs').toEqual([]);
+    await page.getByRole('button', { name: 'Begin' }).click();
+    await expect(page.locator('.sentence')).toBeVisible();
+  },
   'a new child': async (page) => {
     await page.getByRole('link', { name: 'Children' }).click();
     await page.getByRole('link', { name: 'Add a child' }).click();

@@ -20,7 +20,7 @@ test('the whole sitting by keyboard alone', async ({ page }) => {
   await page.keyboard.press('Enter');
   const soFar = page.locator('gumo-so-far li');
   const tab = (name: string) => page.getByRole('tab', { name: new RegExp(name) });
-  await expect(tab('Tomasz')).toHaveAttribute('aria-selected', 'true');
+  await expect(tab('Ilse')).toHaveAttribute('aria-selected', 'true');
   await expect(page.locator('.sentence')).toBeVisible();
 
   await page.keyboard.press('o');
@@ -62,7 +62,7 @@ test('the whole sitting by keyboard alone', async ({ page }) => {
   await page.keyboard.press('ArrowDown');
   await page.keyboard.press('ArrowRight');
   await page.keyboard.press('Enter');
-  await expect(page.locator('gumo-opened-bead h2')).toHaveText('Hands over up to three');
+  await expect(page.locator('gumo-opened-bead h2')).toHaveText('Up to five at a glance');
   await page.keyboard.press('?');
   await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
   await page.keyboard.press('Escape');

@@ -11,7 +11,7 @@ import { matchSkills, skillOf } from '../skills/index.js';
 import { type Activity, type Day, dayInWords } from '../vocabulary/index.js';
 import { captureKindOf } from './kinds.js';
 import { LIBRARY } from './library.js';
-import { topFor } from './prompts.js';
+import { topForSkill } from './prompts.js';
 
 /** One thing to do next with a child, and why now. */
 export interface NextStep {
@@ -68,16 +68,17 @@ function because(wanted: Wanted, state: ChildState, today: Day): string {
 }
 
 function stepFor(wanted: Wanted, state: ChildState, today: Day): NextStep {
-  const activity = activitiesFor(wanted.skillId)[0];
+  const skill = skillOf(wanted.skillId);
+  const activity = activitiesFor(skill.id)[0];
   return {
-    skillId: wanted.skillId,
-    title: skillOf(wanted.skillId).title,
+    skillId: skill.id,
+    title: skill.title,
     why: wanted.why,
     because: because(wanted, state, today),
     value: wanted.value,
     activityId: activity?.id ?? null,
     activityTitle: activity?.title ?? null,
-    top: activity ? topFor(activity, activity.capture, state, today) : null,
+    top: activity ? topForSkill(activity, activity.capture, skill, state) : null,
   };
 }
 

@@ -1,8 +1,9 @@
 import {
   type Candidate,
   type ChildState,
-  type Standing,
+  frontierOf,
   isKnown,
+  opensTheNext,
   standingOf,
 } from '../evidence/index.js';
 import { type Item, type Skill, findItem, matchSkills, skillOf } from '../skills/index.js';
@@ -56,8 +57,44 @@ function isInRange(skill: Skill, item: Item, top: number): boolean {
 }
 
 /**
- * The range that fits a child now: the lowest one that holds something not known yet. Three is
- * left behind as soon as one to three were each right on own.
+ * The range in which one skill is given: the lowest that holds all of it. For the youngest it is
+ * one to three, until one, two and three were each right on own.
+ */
+export function topForSkill(
+  activity: Activity,
+  kinds: readonly CaptureKind[],
+  skill: Skill,
+  state: ChildState,
+): number {
+  const tops = topsOf(activity, kinds);
+  const small = skill.items.filter((item) => isInRange(skill, item, LOWEST_TOP));
+  const tally = state.skills[skill.id]?.ledger.items;
+  const first = tops.includes(LOWEST_TOP) && small.some((item) => !tally?.[item.id]?.own);
+  if (first) return LOWEST_TOP;
+  const top = tops.find((one) => one > LOWEST_TOP && skill.to <= one);
+  return top ?? tops[tops.length - 1] ?? HALF_RANGE;
+}
+
+/** The range for what one capture kind records; null where all of it is known. */
+function topForKind(
+  activity: Activity,
+  kind: CaptureKind,
+  state: ChildState,
+  today: Day,
+): number | null {
+  const skills = skillsFor(activity, [kind]);
+  const open = skills.filter((skill) => !isKnown(standingOf(skill, state, today)));
+  if (open.length === 0) return null;
+  const ids = new Set(open.map((skill) => skill.id));
+  const best = frontierOf(state, today).find((one) => ids.has(one.skillId));
+  if (best) return topForSkill(activity, activity.capture, skillOf(best.skillId), state);
+  return Math.min(...open.map((skill) => topForSkill(activity, activity.capture, skill, state)));
+}
+
+/**
+ * The range that fits a child now: for each kind of record of the activity that of the open skill
+ * with most to gain, where none is open yet the lowest; of these the lowest. The highest where all
+ * is known.
  */
 export function topFor(
   activity: Activity,
@@ -65,22 +102,10 @@ export function topFor(
   state: ChildState,
   today: Day,
 ): number {
+  const found = kinds.flatMap((kind) => topForKind(activity, kind, state, today) ?? []);
   const tops = topsOf(activity, kinds);
-  const skills = skillsFor(activity, kinds);
-  const open = tops.find((top) =>
-    skills.some((skill) => {
-      const inRange = skill.items.filter((item) => isInRange(skill, item, top));
-      if (inRange.length === 0) return false;
-      const known = state.skills[skill.id];
-      if (isKnown(standing(skill, state, today))) return false;
-      return top > LOWEST_TOP || inRange.some((item) => !known?.ledger.items[item.id]?.own);
-    }),
-  );
-  return open ?? tops[tops.length - 1] ?? 5;
+  return found.length > 0 ? Math.min(...found) : (tops[tops.length - 1] ?? HALF_RANGE);
 }
-
-const standing = (skill: Skill, state: ChildState, today: Day): Standing =>
-  standingOf(skill, state, today);
 
 /** The range one step down or up from a top; the same where there is none. */
 export function neighborTop(tops: readonly number[], top: number, step: -1 | 1): number {
@@ -105,6 +130,31 @@ export function promptsOf(
     }
   }
   return [...prompts.values()];
+}
+
+/**
+ * The prompts that a child is ready for: of skills that were met, or whose builds-on are all known.
+ * Where none is, all of them.
+ */
+export function readyPrompts(
+  prompts: readonly Prompt[],
+  state: ChildState,
+  today: Day,
+): readonly Prompt[] {
+  const ready = new Map<string, boolean>();
+  const isReady = (id: string): boolean => {
+    let known = ready.get(id);
+    if (known === undefined) {
+      const below = skillOf(id).buildsOn;
+      known =
+        (state.skills[id]?.ledger.own ?? 0) > 0 ||
+        below.every((one) => opensTheNext(skillOf(one), state, today));
+      ready.set(id, known);
+    }
+    return known;
+  };
+  const found = prompts.filter((prompt) => isReady(prompt.skillId));
+  return found.length > 0 ? found : prompts;
 }
 
 /** Forward counts are asked as a whole, to the end of the range. */

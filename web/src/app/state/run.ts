@@ -1,5 +1,5 @@
 import { inject } from '@angular/core';
-import { type Prompt, promptsOf, topsOf } from '@gumo/core/activities';
+import { type Prompt, promptsOf, readyPrompts, topsOf } from '@gumo/core/activities';
 import {
   type Asked,
   type ChildState,
@@ -119,7 +119,8 @@ function choosePrompt(
   asked: readonly Asked[],
   sitting: Sitting,
 ): Prompt | null {
-  const pool = promptsOf(activity, top, activity.capture, child.answerModes);
+  const all = promptsOf(activity, top, activity.capture, child.answerModes);
+  const pool = readyPrompts(all, state, sitting.day);
   const seed = `${sitting.id}/${asked.length}`;
   const chosen = nextPrompt(pool, state, asked, sitting.day, seed);
   return pool.find((prompt) => prompt.key === chosen?.key) ?? null;

@@ -1,6 +1,7 @@
 import {
   ChangeDetectionStrategy,
   Component,
+  DOCUMENT,
   computed,
   effect,
   inject,
@@ -56,6 +57,7 @@ export class FirstLook {
   private readonly clock = inject(Clock);
   private readonly outbox = inject(Outbox);
   private readonly announcer = inject(LiveAnnouncer);
+  private readonly window = inject(DOCUMENT).defaultView;
   private readonly childById = this.store.selectSignal(childrenFeature.selectChildById);
   private readonly household = this.store.selectSignal(householdFeature.selectHousehold);
 
@@ -183,6 +185,7 @@ export class FirstLook {
       },
     });
     this.phase.set('ask');
+    this.window?.scrollTo(0, 0);
   }
 
   protected note(outcome: Outcome, triedFirst = true): void {

@@ -1,6 +1,7 @@
 import {
   ChangeDetectionStrategy,
   Component,
+  ElementRef,
   computed,
   effect,
   inject,
@@ -39,6 +40,7 @@ export class OpenedBead {
 
   private readonly api = inject(Api);
   private readonly outbox = inject(Outbox);
+  private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
   private readonly clock = inject(Clock);
   protected readonly words = STANDING_WORDS;
   protected readonly outcomeWords = OUTCOME_WORDS;
@@ -59,6 +61,11 @@ export class OpenedBead {
   protected readonly failure = signal<string | null>(null);
 
   constructor() {
+    effect(() => {
+      this.view();
+      // Where it does not stand beside the strings, it comes into view by itself.
+      this.host.nativeElement.scrollIntoView?.({ block: 'nearest' });
+    });
     effect(() => {
       const [childId, view] = [this.childId(), this.view()];
       void this.load(childId, view.skillId, null);

@@ -1,0 +1,111 @@
+import { type Locator, type Page } from '@playwright/test';
+import { expect, test } from '../world';
+
+/** One sitting of a counting song on a day of March or April, each try with the same key. */
+async function song(page: Page, day: string, key: 'o' | 'n'): Promise<void> {
+  await page.clock.setSystemTime(`${day}T09:20:00`);
+  await page.goto(new URL('/today', page.url()).href);
+  await page.getByRole('button', { name: 'Add an activity' }).first().click();
+  await page.getByRole('combobox', { name: 'Activity' }).click();
+  await page.getByRole('option', { name: /A counting song/ }).click();
+  await page.getByRole('checkbox', { name: 'Wren' }).click();
+  await page.getByRole('radio', { name: 'to 5', exact: true }).click();
+  await page.getByRole('button', { name: 'Add to today' }).click();
+  await page.getByRole('button', { name: 'Begin A counting song' }).click();
+  const soFar = page.locator('gumo-so-far li button');
+  for (let tries = 1; tries <= 6; tries++) {
+    await expect(page.locator('.sentence')).toBeVisible();
+    await page.keyboard.press(key);
+    await expect(soFar).toHaveCount(tries);
+  }
+  await page.getByRole('button', { name: 'End here' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Calm' }).click();
+  await page.locator('.ended').getByRole('link', { name: 'Wren' }).click();
+}
+
+test.describe('one bead through the weeks', () => {
+  test.use({ household: 'empty' });
+
+  test('from not met to secure, to come back; the own word wins until it is contradicted', async ({
+    page,
+  }) => {
+    test.setTimeout(120_000);
+    await page.getByRole('link', { name: 'Add the first child' }).click();
+    await page.getByRole('textbox', { name: 'Name' }).fill('Wren');
+    await page.getByLabel('Birth date').fill('2022-06-01');
+    await page.getByRole('button', { name: 'Add the child' }).click();
+    const bead: Locator = page.locator('[data-skill="say-5"]');
+    const reason = page.locator('gumo-opened-bead .reason');
+    await expect(bead).toHaveAttribute('data-standing', 'not-met');
+
+    await song(page, '2026-03-10', 'o');
+    await bead.click();
+    await expect(reason).toContainText(/^Nearly: (\d+) of \1 on own on 1 day; both asked/);
+    await expect(page.locator('gumo-opened-bead')).toContainText('more on own on another day');
+    await song(page, '2026-03-12', 'o');
+    await song(page, '2026-03-13', 'o');
+    await expect(bead).toHaveAttribute('data-standing', 'secure');
+    await bead.click();
+    await expect(reason).toHaveText(/^Secure: (\d+) of \1 on own on 3 days; both asked\.$/);
+
+    await song(page, '2026-04-26', 'n');
+    await expect(bead).toHaveAttribute('data-standing', 'come-back');
+    await bead.click();
+    await expect(reason).toContainText('Come back: it was secure, and then less of it was on own');
+
+    await page.getByRole('button', { name: 'Knows it' }).click();
+    await expect(bead).toHaveAttribute('data-standing', 'secure');
+    await expect(reason).toContainText('Knows it: your own word of 26 April');
+    await song(page, '2026-04-27', 'n');
+    await expect(bead).toHaveAttribute('data-standing', 'secure');
+    await song(page, '2026-04-28', 'n');
+    await expect(bead).toHaveAttribute('data-standing', 'come-back');
+    await bead.click();
+    await expect(reason).not.toContainText('your own word');
+  });
+});
+
+test('the demo children show their stories, and a policy says what it changes', async ({
+  page,
+}) => {
+  const open = async (name: string, tab: string): Promise<void> => {
+    await page.getByRole('link', { name: 'Children' }).click();
+    await page.getByRole('link', { name: new RegExp(name) }).click();
+    await page.getByRole('link', { name: tab, exact: true }).click();
+  };
+  await open('Kofi', 'Saying');
+  await expect(page.locator('gumo-saying-chart')).toContainText(/15 \d+ times/);
+  await open('Kofi', 'Strings');
+  await page.locator('[data-skill="bond-5"]').click();
+  await expect(page.locator('.reason')).toContainText('Come back: it was secure');
+  await open('Mirela', 'Numerals');
+  const six = page
+    .getByRole('row')
+    .filter({ has: page.getByRole('rowheader', { name: '6', exact: true }) });
+  await expect(six).toContainText(/9 \d times/);
+  await open('Sunniva', 'Slips');
+  await expect(page.locator('gumo-slips-list li').first()).toContainText(
+    /first number said again when counting on/i,
+  );
+  await open('Tomasz', 'Strings');
+  await expect(page.getByText('Still mouths things')).toBeVisible();
+  for (const tab of ['Bonds', 'Glancing', 'Writing', 'Comparing', 'Sittings']) {
+    await page.getByRole('link', { name: tab, exact: true }).click();
+    await expect(page.locator('table, .digits').first()).toBeVisible();
+  }
+
+  await open('Kofi', 'Strings');
+  await page.getByLabel('When to go on').selectOption('follow-lead');
+  await expect(page.getByRole('status').filter({ hasText: 'With follow the lead' })).toBeVisible();
+  await expect(page.getByLabel('When to go on')).toHaveValue('follow-lead');
+
+  // The slider shows the strings of an earlier day, and goes back.
+  const secure = page.locator('[data-standing="secure"]');
+  const now = await secure.count();
+  await page.getByRole('slider').fill('2');
+  await page.clock.runFor(500);
+  await expect(page.getByRole('status').filter({ hasText: 'As it stood on' })).toBeVisible();
+  await expect.poll(() => secure.count()).toBeLessThan(now);
+  await page.getByRole('button', { name: 'Back to today' }).click();
+  await expect(secure).toHaveCount(now);
+});
