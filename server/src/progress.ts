@@ -57,13 +57,16 @@ export function progressIn(store: Store): Progress {
 
   function bringUpToDate(child: Child, known: Held): Held {
     let { state, upto } = known;
+    let closedDay = false;
     for (const { seq, fact } of store.facts.after(child.id, upto)) {
       const next = fold(state, fact);
-      if (!('state' in next)) return rebuild(child);
+      closedDay = !('state' in next);
+      if (!('state' in next)) break;
       state = next.state;
       upto = seq;
     }
-    return { state, upto };
+    // Only now, as the database reads one list at a time.
+    return closedDay ? rebuild(child) : { state, upto };
   }
 
   function* upTo(childId: string, day: string | undefined): IterableIterator<Fact> {

@@ -18,6 +18,8 @@ export interface World {
     body?: unknown,
     headers?: Record<string, string>,
   ): Promise<Answer>;
+  /** Stops the server and starts it again on the same database. */
+  restart(): Promise<void>;
   close(): Promise<void>;
 }
 
@@ -29,19 +31,27 @@ export interface Answer {
 
 export async function openWorld(): Promise<World> {
   const folder = mkdtempSync(join(tmpdir(), 'gumo-spec-'));
-  const running: Running = await serve({
-    databasePath: join(folder, 'gumo.db'),
-    port: 0,
-    demoPath: null,
-    webFolder: null,
-    today: () => TODAY,
-    log: pino({ level: 'silent' }),
-  });
-  const url = `http://127.0.0.1:${running.port}/api`;
+  const start = (): Promise<Running> =>
+    serve({
+      databasePath: join(folder, 'gumo.db'),
+      port: 0,
+      demoPath: null,
+      webFolder: null,
+      today: () => TODAY,
+      log: pino({ level: 'silent' }),
+    });
+  let running = await start();
+  const url = (): string => `http://127.0.0.1:${running.port}/api`;
   return {
-    url,
+    get url() {
+      return url();
+    },
     folder,
-    ask: (method, path, body, headers) => ask(`${url}${path}`, method, body, headers),
+    ask: (method, path, body, headers) => ask(`${url()}${path}`, method, body, headers),
+    restart: async () => {
+      await running.stop();
+      running = await start();
+    },
     close: async () => {
       await running.stop();
       rmSync(folder, { recursive: true, force: true });

@@ -7,7 +7,7 @@ describe('a bead', () => {
     TestBed.configureTestingModule({ providers: [provideZonelessChangeDetection()] });
     const fixture = TestBed.createComponent(Bead);
     const looks = new Set<string>();
-    const all: Standing[] = ['not-met', 'started', 'nearly', 'secure', 'come-back'];
+    const all: Standing[] = ['not-met', 'started', 'nearly', 'secure', 'come-back', 'taken'];
     for (const standing of all) {
       fixture.componentRef.setInput('standing', standing);
       await fixture.whenStable();

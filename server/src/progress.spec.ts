@@ -1,0 +1,177 @@
+import { randomUUID } from 'node:crypto';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import type { SkillView } from '@gumo/core/evidence';
+import { pegsByAge } from '@gumo/core/evidence';
+import Database from 'better-sqlite3';
+import { type World, aChild, aTry, openWorld, TODAY } from './testing/world.js';
+
+interface ProgressBody {
+  readonly day: string;
+  readonly views: SkillView[];
+  readonly days: string[];
+  readonly look: { tries: number } | null;
+}
+interface ProblemBody {
+  readonly errors: { field: string }[];
+}
+
+describe('progress over HTTP', () => {
+  let world: World;
+  beforeAll(async () => {
+    world = await openWorld();
+  });
+  afterAll(() => world.close());
+
+  const born = async (name: string): Promise<string> => {
+    const child = aChild({ name });
+    await world.ask('POST', '/children', child);
+    return child.id;
+  };
+  const progress = async (id: string, query = `?today=${TODAY}`): Promise<ProgressBody> =>
+    (await world.ask('GET', `/children/${id}/progress${query}`)).body as ProgressBody;
+  const standing = async (id: string, skillId: string, query?: string): Promise<string> =>
+    (await progress(id, query)).views.find((view) => view.skillId === skillId)!.standing;
+  const word = (childId: string, more: object = {}) => ({
+    id: randomUUID(),
+    childId,
+    skillId: 'give-3',
+    at: `${TODAY}T10:00:00.000Z`,
+    day: TODAY,
+    says: 'secure',
+    note: '',
+    notedBy: '',
+    ...more,
+  });
+
+  it('keeps the educator’s own word once, and takes it back', async () => {
+    const id = await born('Wren');
+    const one = word(id);
+    expect((await world.ask('POST', '/words', { words: [one] })).status).toBe(201);
+    expect((await world.ask('POST', '/words', { words: [one] })).status).toBe(200);
+    expect(await standing(id, 'give-3')).toBe('secure');
+    expect(await standing(id, 'touch-5')).toBe('taken');
+    const voiding = { id: randomUUID(), observationId: one.id, at: one.at, notedBy: '' };
+    expect((await world.ask('POST', '/voidings', { voidings: [voiding] })).status).toBe(201);
+    expect(await standing(id, 'give-3')).toBe('not-met');
+  });
+
+  it('names the field of a wrong word or wrong pegs', async () => {
+    const id = await born('Lark');
+    const field = async (path: string, body: object): Promise<string> => {
+      const answer = await world.ask('POST', path, body);
+      expect(answer.status).toBeGreaterThanOrEqual(400);
+      expect(answer.status).toBeLessThan(500);
+      return (answer.body as ProblemBody).errors[0]!.field;
+    };
+    const wrong = (more: object) => field('/words', { words: [word(id, more)] });
+    expect(await wrong({ skillId: 'fly-5' })).toBe('words.0.skillId');
+    expect(await wrong({ says: 'maybe' })).toBe('words.0.says');
+    expect(await wrong({ childId: randomUUID() })).toBe('words.0.childId');
+    const pegs = { ...word(id), byAge: false, pegs: { ...pegsByAge(48), bond: -1 } };
+    expect(await field('/pegs', { pegs: [pegs] })).toBe('pegs.0.pegs.bond');
+    const some = { ...word(id), byAge: false, pegs: { say: 2 } };
+    expect(await field('/pegs', { pegs: [some] })).toBe('pegs.0.pegs.count');
+  });
+
+  it('rebuilds when a fact of an earlier day comes late', async () => {
+    const id = await born('Teal');
+    await world.ask('POST', '/observations', { observations: [aTry(id)] });
+    expect(await standing(id, 'touch-5')).toBe('started');
+    const late = aTry(id, { day: '2026-03-01', at: '2026-03-01T09:00:00.000Z' });
+    await world.ask('POST', '/observations', { observations: [late] });
+    const { views } = await progress(id);
+    expect(views.find((view) => view.skillId === 'touch-5')!.days).toBe(2);
+  });
+
+  it('takes as known what a first look found', async () => {
+    const id = await born('Finch');
+    const pegs = { ...word(id), byAge: false, pegs: pegsByAge(60) };
+    await world.ask('POST', '/pegs', { pegs: [pegs] });
+    expect((await progress(id)).look!.tries).toBe(0);
+    const at = `${TODAY}T10:05:00.000Z`;
+    const tried = aTry(id, { activityId: 'first-look', skillId: 'give-5', itemId: 'n4', at });
+    await world.ask('POST', '/observations', { observations: [tried] });
+    const found = await progress(id);
+    expect(found.look!.tries).toBe(1);
+    expect(found.views.filter((view) => view.standing === 'taken').length).toBeGreaterThan(3);
+  });
+
+  it('shows a child as it stood on an earlier day', async () => {
+    const id = await born('Siskin');
+    const on = (day: string) =>
+      Array.from({ length: 8 }, (_, n) =>
+        aTry(id, { day, at: `${day}T09:00:0${n}.000Z`, itemId: `n${1 + (n % 5)}` }),
+      );
+    const observations = [...on('2026-03-02'), ...on('2026-03-04'), ...on('2026-03-06')];
+    await world.ask('POST', '/observations', { observations });
+    expect(await standing(id, 'touch-5')).toBe('secure');
+    expect(await standing(id, 'touch-5', '?asOf=2026-03-02')).toBe('nearly');
+    const before = await progress(id, '?asOf=2026-03-01');
+    expect(before.day).toBe('2026-03-01');
+    expect(before.views.every((view) => view.standing === 'not-met')).toBeTrue();
+    expect(before.days).toEqual(['2026-03-02', '2026-03-04', '2026-03-06']);
+  });
+
+  it('says what another policy changes, and refuses an old version', async () => {
+    const id = await born('Dunnock');
+    const observations = ['2026-03-02', '2026-03-04'].flatMap((day) =>
+      Array.from({ length: 8 }, (_, n) =>
+        aTry(id, { day, at: `${day}T09:00:0${n}.000Z`, itemId: `n${1 + (n % 5)}` }),
+      ),
+    );
+    await world.ask('POST', '/observations', { observations });
+    expect(await standing(id, 'touch-5')).toBe('secure');
+    const strict = await world.ask('POST', `/children/${id}/policy`, {
+      policy: 'secure-first',
+      version: 1,
+    });
+    expect((strict.body as { sentence: string }).sentence).toMatch(
+      /^With secure first, “One touch, one word” .*ask.* for more evidence/,
+    );
+    const late = await world.ask('POST', `/children/${id}/policy`, {
+      policy: 'follow-lead',
+      version: 1,
+    });
+    expect(late.status).toBe(409);
+  });
+
+  it('answers every detail, and says so where there is none such', async () => {
+    const id = await born('Knot');
+    for (const tab of [
+      'numerals',
+      'bonds',
+      'saying',
+      'glancing',
+      'writing',
+      'comparing',
+      'slips',
+    ]) {
+      const answer = await world.ask('GET', `/children/${id}/details/${tab}`);
+      expect(answer.status).withContext(tab).toBe(200);
+    }
+    expect((await world.ask('GET', `/children/${id}/details/shoes`)).status).toBe(404);
+  });
+
+  it('rebuilds a snapshot that older rules made', async () => {
+    const id = await born('Rook');
+    await world.ask('POST', '/observations', { observations: [aTry(id)] });
+    expect(await standing(id, 'touch-5')).toBe('started');
+    const db = new Database(join(world.folder, 'gumo.db'));
+    const rules = db.prepare('SELECT rules FROM snapshots WHERE child_id = ?').pluck();
+    const now = rules.get(id) as number;
+    db.prepare(`UPDATE snapshots SET rules = ?, body = '{}' WHERE child_id = ?`).run(now - 1, id);
+    db.close();
+    await world.restart();
+    expect(await standing(id, 'touch-5')).toBe('started');
+  });
+});
+
+describe('the table of skills in the documents', () => {
+  it('is what the map says', async () => {
+    const script = new URL('../../scripts/skills.mjs', import.meta.url);
+    const { skillTable } = (await import(script.href)) as { skillTable: () => string };
+    const kept = readFileSync(new URL('../../docs/skills.md', import.meta.url), 'utf8');
+    expect(kept).toBe(skillTable());
+  });
+});
