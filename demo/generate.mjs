@@ -7,7 +7,7 @@ import { FIRST_LOOK, emptyState, foldAll, nextLook, nextPrompt } from '@gumo/cor
 import { seeded } from '@gumo/core/numbers';
 import { SKILLS, STRANDS, skillOf } from '@gumo/core/skills';
 import { addDays, dayNumber, newHousehold } from '@gumo/core/vocabulary';
-import { CHILDREN, DAYS, STORIES, THINGS, TODAY } from './household.mjs';
+import { CHILDREN, DAYS, SONGS, STORIES, THINGS, TODAY } from './household.mjs';
 import { recordOf, storyChance } from './records.mjs';
 
 const SEED = 20260310;
@@ -309,6 +309,9 @@ export function generate() {
     household,
     children: children.map((child) => child.row),
     things,
+    activities: [],
+    songs: SONGS.map((song) => ({ ...song, id: uuid(), version: 1 })),
+    kits: [],
     sittings,
     observations,
     voidings,

@@ -187,6 +187,25 @@ export const THINGS = [
   thing('kitchen scale', 'scale', 1, 'kitchen', { kind: 'unknown' }),
 ];
 
+/** Songs in the household's own words. */
+export const SONGS = [
+  {
+    title: 'Snails on the wall',
+    direction: 'down',
+    from: 5,
+    to: 0,
+    words:
+      'Five slow snails upon the wall,\none slid off and did not fall.\nHow many snails are left in all?',
+  },
+  {
+    title: 'Skeins in the dye pot',
+    direction: 'up',
+    from: 1,
+    to: 10,
+    words: 'One skein in, the pot turns blue,\nstir it round, and then there are two …',
+  },
+];
+
 /**
  * Sittings that tell a story: [day, child, activity, skill, o for on own and n for not yet, items]. Kofi's
  * bonds of five were secure before the week without preschool, and faded after it; Sunniva, counting
@@ -198,6 +217,9 @@ export const STORIES = [
   ['2026-01-13', 'Kofi', 'two-plates', 'bond-5', 'oooooo'],
   ['2026-01-20', 'Kofi', 'two-plates', 'bond-5', 'oooooo'],
   ['2026-02-24', 'Kofi', 'two-plates', 'bond-5', 'nnonnn'],
+  ['2026-02-17', 'Kofi', 'count-together', 'say-20', 'nn', ['to-20', 'to-20']],
+  ['2026-02-25', 'Kofi', 'count-together', 'say-20', 'nn', ['to-20', 'to-20']],
+  ['2026-03-05', 'Kofi', 'stairs', 'say-20', 'no', ['to-20', 'to-20']],
   ['2026-02-12', 'Mirela', 'show-say', 'name-10', 'nonono', ['n6', 'n8', 'n9', 'n7']],
   ['2026-02-26', 'Mirela', 'show-say', 'name-10', 'nono', ['n9', 'n10', 'n6', 'n0']],
   ['2026-03-06', 'Mirela', 'show-say', 'name-10', 'nnon', ['n6', 'n9', 'n7', 'n9']],

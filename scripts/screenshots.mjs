@@ -26,6 +26,14 @@ async function openChild(page, name, skill) {
   await page.locator('.evidence li').first().waitFor();
 }
 
+async function openTab(page, name, tab) {
+  await page.getByRole('link', { name: 'Children' }).click();
+  await page.getByRole('link', { name: new RegExp(name) }).click();
+  await page.getByRole('link', { name: tab, exact: true }).click();
+  await page.locator('gumo-child-page .sheet').first().waitFor();
+  await page.waitForLoadState('networkidle');
+}
+
 /** [file, size, theme, what to do first] */
 const VIEWS = [
   ['today', DESK, 'light', async (page) => void (await page.getByRole('checkbox').nth(1).click())],
@@ -43,7 +51,22 @@ const VIEWS = [
       await page.locator('.sentence').waitFor();
     },
   ],
-  ['child', DESK, 'light', (page) => openChild(page, 'Mirela', 'total-10')],
+  ['child', DESK, 'light', (page) => openChild(page, 'Kofi', 'bond-5')],
+  ['child-strings', DESK, 'dark', (page) => openTab(page, 'Mirela', 'Strings')],
+  ['child-numerals', DESK, 'light', (page) => openTab(page, 'Mirela', 'Numerals')],
+  ['child-saying', DESK, 'light', (page) => openTab(page, 'Kofi', 'Saying')],
+  ['child-slips', DESK, 'light', (page) => openTab(page, 'Sunniva', 'Slips')],
+  ['child-phone', PHONE, 'light', (page) => openTab(page, 'Dilara', 'Strings')],
+  [
+    'first-look',
+    DESK,
+    'light',
+    async (page) => {
+      await openTab(page, 'Dilara', 'Strings');
+      await page.getByRole('link', { name: 'First look' }).click();
+      await page.getByRole('slider', { name: 'Say' }).waitFor();
+    },
+  ],
   ['children', DESK, 'light', (page) => page.getByRole('link', { name: 'Children' }).click()],
 ];
 

@@ -18,7 +18,7 @@ const SCREENS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
   'a child': async (page) => {
     await page.getByRole('link', { name: 'Children' }).click();
     await page.getByRole('link', { name: /Kofi/ }).click();
-    await page.locator('[data-skill="total-10"]').click();
+    await page.locator('[data-skill="bond-5"]').click();
     await expect(page.locator('gumo-opened-bead .evidence')).toContainText('on own');
   },
   'every detail of a child': async (page) => {

@@ -13,7 +13,7 @@ test('from the morning to the bead: two children, eight tries, one taken back', 
   await page.getByRole('button', { name: /Kofi is here/ }).click();
   await page.getByRole('button', { name: /Dilara is here/ }).click();
   const card = page.locator('gumo-entry-card', { hasText: 'A lot and a few' });
-  await expect(card).toContainText('Ilse to 3');
+  await expect(card).toContainText('Ilse to 5');
   await expect(card).toContainText('Mirela to 10');
   await expect(card).not.toContainText('Kofi');
 
@@ -49,8 +49,8 @@ test('from the morning to the bead: two children, eight tries, one taken back', 
   await page.getByRole('tab', { name: /Ilse/ }).click();
   await expect(page.locator('gumo-so-far')).toContainText('Nothing noted yet');
   await note('On own', 1);
-  await page.getByRole('button', { name: 'Harder' }).click();
-  await expect(page.getByRole('tab', { name: /Ilse/ })).toContainText('to 5');
+  await page.getByRole('button', { name: 'Easier' }).click();
+  await expect(page.getByRole('tab', { name: /Ilse/ })).toContainText('to 3');
   await note('On own', 2);
   await note('On own', 3);
 

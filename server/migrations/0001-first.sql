@@ -21,6 +21,28 @@ CREATE TABLE things (
   version INTEGER NOT NULL
 ) STRICT;
 
+CREATE TABLE activities (
+  id       TEXT PRIMARY KEY,
+  title    TEXT NOT NULL,
+  archived INTEGER NOT NULL DEFAULT 0 CHECK (archived IN (0, 1)),
+  body     TEXT NOT NULL CHECK (json_valid(body)),
+  version  INTEGER NOT NULL
+) STRICT;
+
+CREATE TABLE songs (
+  id      TEXT PRIMARY KEY,
+  title   TEXT NOT NULL,
+  body    TEXT NOT NULL CHECK (json_valid(body)),
+  version INTEGER NOT NULL
+) STRICT;
+
+CREATE TABLE kits (
+  id      TEXT PRIMARY KEY,
+  title   TEXT NOT NULL,
+  body    TEXT NOT NULL CHECK (json_valid(body)),
+  version INTEGER NOT NULL
+) STRICT;
+
 CREATE TABLE plan_entries (
   id      TEXT PRIMARY KEY,
   day     TEXT NOT NULL,

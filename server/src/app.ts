@@ -1,7 +1,6 @@
 import { randomBytes } from 'node:crypto';
 import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { LIBRARY } from '@gumo/core/activities';
 import compression from 'compression';
 import express, {
   type ErrorRequestHandler,
@@ -16,6 +15,7 @@ import type { Changes } from './changes.js';
 import { Problem, notFound } from './problems.js';
 import { childrenRoutes } from './routes/children.js';
 import type { Context } from './routes/context.js';
+import { cupboardRoutes } from './routes/cupboard.js';
 import { daysRoutes } from './routes/days.js';
 import { factsRoutes } from './routes/facts.js';
 import { planRoutes } from './routes/plan.js';
@@ -76,8 +76,7 @@ function apiRoutes(context: Context, requestsAMinute: number): express.Router {
   api.get('/household', (_request, response) => {
     response.json(context.store.household.all()[0] ?? null);
   });
-  api.get('/activities', (_request, response) => void response.json(LIBRARY));
-  api.get('/things', (_request, response) => void response.json(context.store.things.all()));
+  api.use(cupboardRoutes(context));
   api.use('/children', childrenRoutes(context), progressRoutes(context));
   api.use('/sittings', sittingsRoutes(context));
   api.use('/days', daysRoutes(context));

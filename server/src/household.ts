@@ -11,6 +11,9 @@ export function loadHousehold(store: Store, file: HouseholdFile): void {
     store.household.add(file.household);
     file.children.forEach((child) => store.children.add(child));
     file.things.forEach((thing) => store.things.add(thing));
+    file.activities.forEach((activity) => store.activities.add(activity));
+    file.songs.forEach((song) => store.songs.add(song));
+    file.kits.forEach((kit) => store.kits.add(kit));
     file.plan.forEach((entry) => store.plan.add(entry));
     file.days.forEach((sheet) => store.days.put(sheet));
     file.sittings.forEach((sitting) => store.sittings.add(sitting));

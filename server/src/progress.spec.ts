@@ -127,7 +127,7 @@ describe('progress over HTTP', () => {
       version: 1,
     });
     expect((strict.body as { sentence: string }).sentence).toMatch(
-      /^With secure first, “One touch, one word” .*ask.* for more evidence/,
+      /^With secure first, .*“One touch, one word”.* for more evidence\./,
     );
     const late = await world.ask('POST', `/children/${id}/policy`, {
       policy: 'follow-lead',

@@ -1,4 +1,4 @@
-import type { Activity, Need } from '../vocabulary/index.js';
+import { type Activity, type Need, STEP_KINDS } from '../vocabulary/index.js';
 
 type Required = 'id' | 'title' | 'skills' | 'needs' | 'capture' | 'steps' | 'minutes';
 
@@ -23,7 +23,21 @@ const COMMON: Omit<Activity, Required | 'band' | 'fromAge'> = {
   otherwise: null,
 };
 
-type Given = Pick<Activity, Required> & Partial<Activity>;
+type Given = Omit<Pick<Activity, Required>, 'steps'> &
+  Partial<Omit<Activity, Required>> & {
+    /** Each as "kind: text", or as data. */
+    readonly steps: readonly (string | Activity['steps'][number])[];
+  };
+
+const STEP = new RegExp(`^(${STEP_KINDS.join('|')}): (.+)$`);
+
+/** A step from its one line, such as "ask: How many are there?". */
+function step(given: string | Activity['steps'][number]): Activity['steps'][number] {
+  if (typeof given !== 'string') return given;
+  const [, kind, text] = STEP.exec(given) ?? [];
+  if (kind === undefined || text === undefined) throw new RangeError(`not a step: "${given}"`);
+  return { kind: kind as (typeof STEP_KINDS)[number], text };
+}
 
 /** An activity that happens along the way. */
 export const woven = (given: Given): Activity => ({
@@ -31,6 +45,7 @@ export const woven = (given: Given): Activity => ({
   band: 'woven',
   fromAge: 2,
   ...given,
+  steps: given.steps.map(step),
 });
 
 /** An activity that is laid out for planned play. */
@@ -42,6 +57,7 @@ export const setOut = (given: Given): Activity => ({
   clearUpMinutes: 3,
   seat: 'on the floor',
   ...given,
+  steps: given.steps.map(step),
 });
 
 /** A short prepared activity for one to three children. */
@@ -52,6 +68,7 @@ export const table = (given: Given): Activity => ({
   setUpMinutes: 2,
   clearUpMinutes: 2,
   ...given,
+  steps: given.steps.map(step),
 });
 
 /** Something an activity needs; alike and of one color unless said otherwise. */

@@ -16,6 +16,7 @@ const KIND_OF_FAMILY: Readonly<Record<string, CaptureKind>> = {
   match: 'numeral',
   forms: 'numeral',
   order: 'order',
+  'order-three': 'note',
   gap: 'gap',
   write: 'draw',
   draw: 'draw',
@@ -70,3 +71,9 @@ export function captureKindOf(skillId: string): CaptureKind {
 
 /** True where a number answers a prompt of this kind. */
 export const isAnsweredByNumber = (kind: CaptureKind): boolean => ANSWERED_BY_NUMBER.includes(kind);
+
+/** True where one of the kinds records the skill; what is noted in words fits everywhere. */
+export function recordable(skillId: string, kinds: readonly CaptureKind[]): boolean {
+  const kind = captureKindOf(skillId);
+  return kind === 'note' || kinds.includes(kind);
+}

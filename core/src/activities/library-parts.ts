@@ -123,9 +123,9 @@ export const PARTS: readonly Activity[] = [
     title: 'Who is hiding?',
     minutes: [4, 8],
     ways: ['led'],
-    skills: ['hide-*'],
+    skills: ['hide-*', 'sentence-gap'],
     needs: [need('cloth', 'cloth', 1), likeCounters('n')],
-    capture: ['bond'],
+    capture: ['bond', 'add'],
     steps: [
       { kind: 'lay', text: 'Count the things in together; have the cloth ready.' },
       { kind: 'show', text: 'Hide two: “Three I see, so two are hiding.” Look.' },
@@ -147,9 +147,9 @@ export const PARTS: readonly Activity[] = [
     title: 'In the sack',
     minutes: [3, 7],
     ways: ['led'],
-    skills: ['minus1-*', 'away-*'],
+    skills: ['minus1-*', 'away-*', 'hide-*', 'sentence-minus'],
     needs: [need('sack', 'sack', 1), likeCounters('n')],
-    capture: ['add', 'after'],
+    capture: ['add', 'after', 'bond'],
     steps: [
       { kind: 'lay', text: 'Count the things into the sack together.' },
       { kind: 'show', text: 'Take one out: “Five were in. Now four.” Look.' },

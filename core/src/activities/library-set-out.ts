@@ -8,7 +8,7 @@ export const SET_OUT: readonly Activity[] = [
     title: 'A lot and a few',
     minutes: [10, 15],
     ways: ['led', 'left-out'],
-    skills: ['touch-*', 'total-*', 'more-*'],
+    skills: ['touch-*', 'total-*', 'more-*', 'layout-*'],
     needs: [
       need('bowl', 'bowl', 1),
       // Three times the largest handful; a child's hand holds about twelve.

@@ -31,9 +31,9 @@ export const TABLE: readonly Activity[] = [
     title: 'Show, say, your turn',
     minutes: [3, 6],
     ways: ['presented'],
-    skills: ['name-*'],
+    skills: ['name-*', 'order-*'],
     needs: [need('card', 'number cards', { least: [5, 'n'] })],
-    capture: ['numeral'],
+    capture: ['numeral', 'order'],
     steps: [
       { kind: 'lay', text: 'Lay the five cards of the half-range, in order.' },
       { kind: 'show', text: 'Name each one several times, tracing it with a finger.' },
@@ -71,7 +71,7 @@ export const TABLE: readonly Activity[] = [
     id: 'layouts',
     title: 'Still as many?',
     minutes: [4, 8],
-    skills: ['layout-*', 'total-*'],
+    skills: ['layout-*', 'total-*', 'same-*'],
     needs: [likeCounters('n'), need('cloth', 'cloth to lay on', 1)],
     capture: ['count'],
     steps: [

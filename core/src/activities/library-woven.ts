@@ -7,9 +7,9 @@ export const WOVEN: readonly Activity[] = [
     id: 'song-count',
     title: 'A counting song',
     minutes: [3, 5],
-    skills: ['say-*', 'say-back-*'],
+    skills: ['say-*', 'say-back-*', 'minus1-*'],
     needs: [],
-    capture: ['reach'],
+    capture: ['reach', 'after'],
     steps: [
       { kind: 'show', text: 'Let the children choose the song from the drawn list.' },
       { kind: 'show', text: 'Sing it once yourself, fingers up with every number.' },
@@ -46,7 +46,7 @@ export const WOVEN: readonly Activity[] = [
     id: 'stairs',
     title: 'Stairs and steps',
     minutes: [2, 4],
-    skills: ['say-*'],
+    skills: ['say-*', 'step-2', 'step-down', 'say-on-*'],
     needs: [],
     capture: ['reach'],
     steps: [

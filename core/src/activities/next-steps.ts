@@ -9,7 +9,7 @@ import {
 import { joinWords, numberWord } from '../numbers/index.js';
 import { matchSkills, skillOf } from '../skills/index.js';
 import { type Activity, type Day, dayInWords } from '../vocabulary/index.js';
-import { captureKindOf } from './kinds.js';
+import { recordable } from './kinds.js';
 import { LIBRARY } from './library.js';
 import { topForSkill } from './prompts.js';
 
@@ -35,9 +35,9 @@ const activitiesOf = new Map<string, readonly Activity[]>();
 export function activitiesFor(skillId: string): readonly Activity[] {
   const known = activitiesOf.get(skillId);
   if (known) return known;
-  const kind = captureKindOf(skillId);
   const found = LIBRARY.filter(
-    (activity) => activity.capture.includes(kind) && matchSkills(activity.skills).includes(skillId),
+    (activity) =>
+      recordable(skillId, activity.capture) && matchSkills(activity.skills).includes(skillId),
   );
   activitiesOf.set(skillId, found);
   return found;

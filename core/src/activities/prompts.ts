@@ -9,7 +9,7 @@ import {
 import { type Item, type Skill, findItem, matchSkills, skillOf } from '../skills/index.js';
 import type { Activity, AnswerMode, CaptureKind, Day, Layout } from '../vocabulary/index.js';
 import { asking } from './asks.js';
-import { captureKindOf, familyOf } from './kinds.js';
+import { captureKindOf, familyOf, recordable } from './kinds.js';
 
 /** What an educator asks now: the sentence to say, what lies there, and what is expected. */
 export interface Prompt extends Candidate {
@@ -35,7 +35,7 @@ const TOPS = [LOWEST_TOP, HALF_RANGE, 10, 20, 50, 100];
 /** Skills of an activity that can be recorded with the given kinds, in the order of the map. */
 export function skillsFor(activity: Activity, kinds: readonly CaptureKind[]): Skill[] {
   return matchSkills(activity.skills)
-    .filter((id) => kinds.includes(captureKindOf(id)))
+    .filter((id) => recordable(id, kinds))
     .map(skillOf);
 }
 
@@ -45,7 +45,11 @@ export function topsOf(activity: Activity, kinds: readonly CaptureKind[]): numbe
   return TOPS.filter((top, i) => {
     const below = TOPS[i - 1] ?? 0;
     const reach = skills.some((skill) => captureKindOf(skill.id) === 'reach');
-    if (top === LOWEST_TOP) return !reach && skills.some((skill) => skill.to <= HALF_RANGE);
+    if (top === LOWEST_TOP) {
+      return (
+        !reach && skills.some((skill) => skill.items.some((item) => isInRange(skill, item, top)))
+      );
+    }
     return skills.some((skill) => skill.to <= top && (skill.to > below || top === HALF_RANGE));
   });
 }
@@ -92,9 +96,9 @@ function topForKind(
 }
 
 /**
- * The range that fits a child now: for each kind of record of the activity that of the open skill
- * with most to gain, where none is open yet the lowest; of these the lowest. The highest where all
- * is known.
+ * The range that fits a child now: that of the open skill with most to gain among those that the
+ * activity's first kind of record takes; where none of them is open yet, the lowest; where all are
+ * known, by its next kind. The highest where everything is known.
  */
 export function topFor(
   activity: Activity,
@@ -102,9 +106,12 @@ export function topFor(
   state: ChildState,
   today: Day,
 ): number {
-  const found = kinds.flatMap((kind) => topForKind(activity, kind, state, today) ?? []);
+  for (const kind of kinds) {
+    const top = topForKind(activity, kind, state, today);
+    if (top !== null) return top;
+  }
   const tops = topsOf(activity, kinds);
-  return found.length > 0 ? Math.min(...found) : (tops[tops.length - 1] ?? HALF_RANGE);
+  return tops[tops.length - 1] ?? HALF_RANGE;
 }
 
 /** The range one step down or up from a top; the same where there is none. */

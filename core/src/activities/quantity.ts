@@ -6,7 +6,14 @@ export interface Sizes {
   readonly tops: readonly number[];
   readonly groups?: number;
   readonly size?: number;
+  /** Highest pip of a domino set. */
+  readonly pips?: number;
 }
+
+/** Groups of five, three of them, where nobody says otherwise. */
+const GROUPS = 3;
+const SIZE = 5;
+const PIPS = 6;
 
 /**
  * Works out a quantity as a whole number of things, rounded up.
@@ -18,15 +25,81 @@ export function evaluate(quantity: Quantity, sizes: Sizes): number {
 
 function value(quantity: Quantity, sizes: Sizes, n: number): number {
   if (typeof quantity === 'number') return quantity;
-  if (quantity === 'n') return n;
-  if (quantity === 'k') return sizes.tops.length;
-  if (quantity === 'g') return sizes.groups ?? 0;
-  if (quantity === 's') return sizes.size ?? 0;
+  if (typeof quantity === 'string') return named(quantity, sizes, n);
   const all = (list: readonly Quantity[]): number[] => list.map((one) => value(one, sizes, n));
   if ('add' in quantity) return all(quantity.add).reduce((sum, one) => sum + one, 0);
   if ('times' in quantity) return all(quantity.times).reduce((product, one) => product * one, 1);
   if ('half' in quantity) return value(quantity.half, sizes, n) / 2;
   if ('least' in quantity) return Math.min(...all(quantity.least));
   if ('most' in quantity) return Math.max(...all(quantity.most));
+  if ('upTo' in quantity) return terms(quantity, sizes, n).reduce((sum, one) => sum + one, 0);
   return sizes.tops.reduce((sum, top) => sum + value(quantity.sum, sizes, top), 0);
+}
+
+function named(name: 'n' | 'k' | 'g' | 's' | 'd', sizes: Sizes, n: number): number {
+  switch (name) {
+    case 'n':
+      return n;
+    case 'k':
+      return sizes.tops.length;
+    case 'g':
+      return sizes.groups ?? GROUPS;
+    case 's':
+      return sizes.size ?? SIZE;
+    case 'd':
+      return sizes.pips ?? PIPS;
+  }
+}
+
+/** The addends of 1 + 2 + ... up to a top, or of every `step`-th number from `from` on. */
+function terms(
+  { upTo, from = 1, step = 1 }: Extract<Quantity, { upTo: Quantity }>,
+  sizes: Sizes,
+  n: number,
+): number[] {
+  const top = value(upTo, sizes, n);
+  const list: number[] = [];
+  for (let one = from; one <= top; one += step) list.push(one);
+  return list;
+}
+
+/**
+ * The quantity as a sum that can be followed: "1 + 2 + ... + 10 = 55", "3 x 12 = 36", or the bare
+ * number where there is nothing to add up.
+ */
+export function explain(quantity: Quantity, sizes: Sizes): string {
+  const words = spell(quantity, sizes, Math.max(0, ...sizes.tops));
+  const total = evaluate(quantity, sizes);
+  return words === String(total) ? words : `${words} = ${total}`;
+}
+
+function row(numbers: readonly number[]): string {
+  if (numbers.length === 0) return '0';
+  return numbers.length > 4
+    ? `${numbers[0]} + ${numbers[1]} + … + ${numbers[numbers.length - 1]}`
+    : numbers.join(' + ');
+}
+
+function spell(quantity: Quantity, sizes: Sizes, n: number): string {
+  if (typeof quantity === 'number' || typeof quantity === 'string') {
+    return String(value(quantity, sizes, n));
+  }
+  if ('add' in quantity) return quantity.add.map((one) => spell(one, sizes, n)).join(' + ');
+  if ('times' in quantity) {
+    const parts = quantity.times.map((one) => spell(one, sizes, n)).filter((one) => one !== '1');
+    return parts.map((one) => (one.includes(' + ') ? `(${one})` : one)).join(' × ') || '1';
+  }
+  if ('half' in quantity) {
+    const inner = spell(quantity.half, sizes, n);
+    return `${inner.includes(' ') ? `(${inner})` : inner} ÷ 2`;
+  }
+  if ('least' in quantity || 'most' in quantity) return String(value(quantity, sizes, n));
+  if ('upTo' in quantity) return row(terms(quantity, sizes, n));
+  const each = sizes.tops.map((top) => spell(quantity.sum, sizes, top));
+  const same = new Set(each).size === 1 && each.length > 1;
+  if (!same)
+    return each
+      .map((one) => (each.length > 1 && one.includes(' + ') ? `(${one})` : one))
+      .join(' + ');
+  return `${each.length} × ${each[0]?.includes(' ') ? `(${each[0]})` : each[0]}`;
 }

@@ -63,7 +63,7 @@ describe('ranges', () => {
   });
 
   it('ask whole skills: zero belongs to the numerals six to ten', () => {
-    const naming = findActivity('show-say')!;
+    const naming = findActivity('turn-over')!;
     const upTo = (top: number): number[] =>
       promptsOf(naming, top, ['numeral'], ['speaks']).map((one) => one.expected);
     expect(upTo(5).includes(0)).toBeFalse();

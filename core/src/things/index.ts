@@ -1,2 +1,4 @@
-export * from './lay-ready.js';
+export * from './needs.js';
 export * from './small-parts.js';
+export * from './interests.js';
+export * from './paste.js';

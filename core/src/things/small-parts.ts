@@ -46,6 +46,24 @@ export function smallPart(shape: Shape): SmallPart {
   return shape.kind === 'ball' && shape.diameterMm < SMALL_BALL_MM ? 'small-ball' : 'neither';
 }
 
+/** Why a verdict was reached, in a sentence for the cupboard. */
+export function smallPartReason(shape: Shape): string {
+  const found = measures(shape);
+  if (!found) return 'Its measures are not known: treat it as a small part.';
+  const [longest, middle] = found;
+  const round = (mm: number): string => String(Math.round(mm * 10) / 10);
+  switch (smallPart(shape)) {
+    case 'small-part':
+      return `It may fit whole into the test cylinder (${CYLINDER_WIDTH_MM} mm across, ${CYLINDER_DEPTH_MM} mm deep): not with children under three.`;
+    case 'small-ball':
+      return `A ball under ${SMALL_BALL_MM} mm is a small ball: not with children under three.`;
+    case 'neither':
+      return middle > CYLINDER_WIDTH_MM
+        ? `${round(middle)} mm is wider than the test cylinder (${CYLINDER_WIDTH_MM} mm).`
+        : `${round(longest)} mm is longer than the test cylinder can hold.`;
+  }
+}
+
 /** Years; under this age a child is never near small parts. */
 const SMALL_PARTS_FROM = 3;
 

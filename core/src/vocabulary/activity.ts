@@ -6,7 +6,9 @@ import { HAZARDS, USES } from './thing.js';
 
 /**
  * A quantity as a small sum over named values: `n` the top of the range, `k` the number of
- * children, `g` groups, `s` their size. `sum` adds the inner expression over every child's own n.
+ * children, `g` groups, `s` their size, `d` the highest pip of a domino set. `sum` adds the inner
+ * expression over every child's own n; `upTo` adds 1 + 2 + ... to its top, or every `step`-th of
+ * them from `from` on.
  */
 export type Quantity =
   | number
@@ -14,24 +16,31 @@ export type Quantity =
   | 'k'
   | 'g'
   | 's'
+  | 'd'
   | { readonly add: readonly Quantity[] }
   | { readonly times: readonly Quantity[] }
   | { readonly half: Quantity }
   | { readonly least: readonly Quantity[] }
   | { readonly most: readonly Quantity[] }
-  | { readonly sum: Quantity };
+  | { readonly sum: Quantity }
+  | { readonly upTo: Quantity; readonly from?: number; readonly step?: number };
 
 export const Quantity: v.GenericSchema<Quantity> = v.lazy(() =>
   v.union(
     [
       v.pipe(v.number(), v.minValue(0), v.maxValue(10_000)),
-      v.picklist(['n', 'k', 'g', 's'] as const),
+      v.picklist(['n', 'k', 'g', 's', 'd'] as const),
       v.strictObject({ add: v.array(Quantity) }),
       v.strictObject({ times: v.array(Quantity) }),
       v.strictObject({ half: Quantity }),
       v.strictObject({ least: v.array(Quantity) }),
       v.strictObject({ most: v.array(Quantity) }),
       v.strictObject({ sum: Quantity }),
+      v.strictObject({
+        upTo: Quantity,
+        from: v.optional(v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(20))),
+        step: v.optional(v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(10))),
+      }),
     ],
     'must be a quantity such as {"times": [3, "n"]}',
   ),
@@ -82,7 +91,7 @@ export const Activity = v.object({
   ),
   needs: list(Need, 20),
   capture: v.pipe(
-    list(v.picklist(CAPTURE_KINDS as [CaptureKind, ...CaptureKind[]]), 4),
+    list(v.picklist(CAPTURE_KINDS as [CaptureKind, ...CaptureKind[]]), 6),
     v.minLength(1, 'choose at least one'),
   ),
   steps: v.pipe(

@@ -2,6 +2,7 @@ export * from './activity.js';
 export * from './basics.js';
 export * from './changes.js';
 export * from './child.js';
+export * from './cupboard.js';
 export * from './days.js';
 export * from './defaults.js';
 export * from './household.js';

@@ -26,7 +26,7 @@ export interface Rows<T extends Versioned> {
  */
 export function rowsIn<T extends Versioned>(
   db: Database,
-  table: 'household' | 'children' | 'things' | 'plan_entries',
+  table: 'household' | 'children' | 'things' | 'activities' | 'songs' | 'kits' | 'plan_entries',
   columns: Readonly<Record<string, (row: T) => string | number>>,
   order = 'rowid',
 ): Rows<T> {

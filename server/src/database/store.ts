@@ -1,4 +1,13 @@
-import type { Child, DaySheet, Household, PlanEntry, Thing } from '@gumo/core/vocabulary';
+import type {
+  Child,
+  DaySheet,
+  Household,
+  PlanEntry,
+  Thing,
+  Kit,
+  OwnActivity,
+  Song,
+} from '@gumo/core/vocabulary';
 import type { Database } from 'better-sqlite3';
 import { type Facts, factsIn } from './facts.js';
 import { type Rows, rowsIn } from './rows.js';
@@ -10,6 +19,9 @@ export interface Store {
   readonly household: Rows<Household>;
   readonly children: Rows<Child>;
   readonly things: Rows<Thing>;
+  readonly activities: Rows<OwnActivity>;
+  readonly songs: Rows<Song>;
+  readonly kits: Rows<Kit>;
   readonly plan: Rows<PlanEntry> & { ofDay(day: string): PlanEntry[] };
   readonly days: { find(day: string): DaySheet; put(sheet: DaySheet): void };
   readonly sittings: Sittings;
@@ -44,6 +56,14 @@ export function storeIn(db: Database): Store {
       'name COLLATE NOCASE, id',
     ),
     things: rowsIn<Thing>(db, 'things', { name: (thing) => thing.name }, 'name COLLATE NOCASE, id'),
+    activities: rowsIn<OwnActivity>(
+      db,
+      'activities',
+      { title: (one) => one.title, archived: (one) => (one.archived ? 1 : 0) },
+      'title COLLATE NOCASE, id',
+    ),
+    songs: rowsIn<Song>(db, 'songs', { title: (one) => one.title }, 'title COLLATE NOCASE, id'),
+    kits: rowsIn<Kit>(db, 'kits', { title: (one) => one.title }, 'title COLLATE NOCASE, id'),
     plan: {
       ...rowsIn<PlanEntry>(db, 'plan_entries', {
         day: (entry) => entry.day,

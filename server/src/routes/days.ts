@@ -1,26 +1,15 @@
-import { findActivity, nextSteps, topFor } from '@gumo/core/activities';
-import { type ReadyLine, layReady, mustNotMeetSmallParts } from '@gumo/core/things';
-import { type Child, Day, DaySheet, type PlanEntry } from '@gumo/core/vocabulary';
+import { nextSteps, topFor } from '@gumo/core/activities';
+import { mustNotMeetSmallParts } from '@gumo/core/things';
+import { Day, DaySheet } from '@gumo/core/vocabulary';
 import { Router } from 'express';
 import { checked, notFound, wrongField } from '../problems.js';
 import { type Context, param } from './context.js';
+import { activityIn, needsFor } from './cupboard.js';
 
 /** The day as it stands: what is planned, who is away, what to lay ready. */
 export function daysRoutes(context: Context): Router {
   const { store, changes } = context;
   const router = Router();
-
-  function ready(entries: readonly PlanEntry[], here: readonly Child[], day: string): ReadyLine[] {
-    const ids = new Set(here.map((child) => child.id));
-    const planned = entries.flatMap((entry) => {
-      const activity = findActivity(entry.activityId);
-      const tops = entry.takers.filter((taker) => ids.has(taker.childId)).map((one) => one.top);
-      const open = entry.state === 'planned' || entry.state === 'begun';
-      return activity && tops.length > 0 && open ? [{ activity, sizes: { tops } }] : [];
-    });
-    const noSmallParts = here.some((child) => mustNotMeetSmallParts(child, day));
-    return layReady(planned, store.things.all(), { noSmallParts });
-  }
 
   router.get('/:day', (request, response) => {
     const day = checked(Day, param(request, 'day'));
@@ -33,7 +22,7 @@ export function daysRoutes(context: Context): Router {
       day,
       sheet,
       entries,
-      ready: ready(entries, here, day),
+      ready: needsFor(store, entries, () => here),
       open: store.sittings.openOn(day),
       noSmallParts: here.filter((child) => mustNotMeetSmallParts(child, day)).map((one) => one.id),
     });
@@ -71,7 +60,7 @@ export function daysRoutes(context: Context): Router {
   /** The range that fits each child in an activity, from what was seen so far. */
   router.get('/:day/tops/:activity', (request, response) => {
     const day = checked(Day, param(request, 'day'));
-    const activity = findActivity(param(request, 'activity'));
+    const activity = activityIn(store, param(request, 'activity'));
     if (!activity) throw notFound('activity');
     const children = store.children.all().filter((child) => !child.archived);
     response.json(

@@ -1,9 +1,9 @@
-import { findActivity } from '@gumo/core/activities';
 import { PlanEntry, PlanEntryDraft, Version } from '@gumo/core/vocabulary';
 import { Router } from 'express';
 import * as v from 'valibot';
 import { checked, notFound, outdated, wrongField } from '../problems.js';
 import { type Context, param } from './context.js';
+import { activityIn } from './cupboard.js';
 
 const VersionQuery = v.object({ version: v.pipe(v.string(), v.transform(Number), Version) });
 
@@ -13,7 +13,8 @@ export function planRoutes(context: Context): Router {
   const router = Router();
 
   function checkKnown(entry: PlanEntryDraft): void {
-    if (!findActivity(entry.activityId)) throw wrongField('activityId', 'is not an activity here');
+    if (!activityIn(store, entry.activityId))
+      throw wrongField('activityId', 'is not an activity here');
     const moments = store.household.all()[0]?.moments ?? [];
     if (!moments.some((moment) => moment.id === entry.momentId)) {
       throw wrongField('momentId', 'is not a moment of this household');

@@ -1,9 +1,9 @@
-import { findActivity } from '@gumo/core/activities';
 import { FIRST_LOOK } from '@gumo/core/evidence';
 import { Sitting, SittingEnd } from '@gumo/core/vocabulary';
 import { Router } from 'express';
 import { Problem, checked, notFound, wrongField } from '../problems.js';
 import { type Context, param } from './context.js';
+import { activityIn } from './cupboard.js';
 
 /** Sittings: begun, noted in, ended. */
 export function sittingsRoutes(context: Context): Router {
@@ -35,7 +35,7 @@ export function sittingsRoutes(context: Context): Router {
     if (sitting.id !== param(request, 'id')) {
       throw wrongField('id', 'is not the one in the address');
     }
-    if (sitting.activityId !== FIRST_LOOK && !findActivity(sitting.activityId)) {
+    if (sitting.activityId !== FIRST_LOOK && !activityIn(store, sitting.activityId)) {
       throw wrongField('activityId', 'is not an activity here');
     }
     sitting.takers.forEach((taker, i) => {

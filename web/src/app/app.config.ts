@@ -1,3 +1,4 @@
+import { loadThings, thingsFeature } from './state/things';
 import { type ApplicationConfig, provideZonelessChangeDetection } from '@angular/core';
 import { provideRouter, withComponentInputBinding, withRouterConfig } from '@angular/router';
 import { provideEffects } from '@ngrx/effects';
@@ -26,6 +27,7 @@ export const appConfig: ApplicationConfig = {
     provideState(progressFeature),
     provideState(outboxFeature),
     provideState(runFeature),
+    provideState(thingsFeature),
     provideEffects(changes, {
       loadHousehold,
       loadChildren,
@@ -34,6 +36,7 @@ export const appConfig: ApplicationConfig = {
       reloadAfterPresence,
       loadProgress,
       loadEvidence,
+      loadThings,
       keepRun,
     }),
   ],

@@ -26,11 +26,15 @@ interface Place {
 const PLACES: readonly Place[] = [
   { path: '/today', name: 'Today', key: 't', icon: 'today' },
   { path: '/children', name: 'Children', key: 'c', icon: 'children' },
+  { path: '/activities', name: 'Activities', key: 'a', icon: 'activities' },
+  { path: '/cupboard', name: 'Cupboard', key: 'u', icon: 'cupboard' },
 ];
 
 const KEYS: readonly (readonly [string, string])[] = [
   ['T', 'Today'],
   ['C', 'Children'],
+  ['A', 'Activities'],
+  ['U', 'Cupboard'],
   ['?', 'these keys'],
   ['O  H  N  X', 'at the tray: on own, with help, not yet, not now'],
   ['Shift + H', 'with help that was given at once'],

@@ -1,29 +1,41 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { DomSanitizer } from '@angular/platform-browser';
+import activities from '@material-symbols/svg-400/outlined/extension.svg';
 import add from '@material-symbols/svg-400/outlined/add.svg';
 import back from '@material-symbols/svg-400/outlined/arrow_back.svg';
 import check from '@material-symbols/svg-400/outlined/check.svg';
 import children from '@material-symbols/svg-400/outlined/group.svg';
 import close from '@material-symbols/svg-400/outlined/close.svg';
+import copy from '@material-symbols/svg-400/outlined/content_copy.svg';
+import cupboard from '@material-symbols/svg-400/outlined/shelves.svg';
 import day from '@material-symbols/svg-400/outlined/light_mode.svg';
 import edit from '@material-symbols/svg-400/outlined/edit.svg';
 import evening from '@material-symbols/svg-400/outlined/dark_mode.svg';
 import keys from '@material-symbols/svg-400/outlined/keyboard.svg';
+import remove from '@material-symbols/svg-400/outlined/delete.svg';
+import search from '@material-symbols/svg-400/outlined/search.svg';
+import song from '@material-symbols/svg-400/outlined/music_note.svg';
 import today from '@material-symbols/svg-400/outlined/notes.svg';
 import tune from '@material-symbols/svg-400/outlined/tune.svg';
 import undo from '@material-symbols/svg-400/outlined/undo.svg';
 
 /** Icons that ship with the application; only what is used is bundled. */
 const ICONS = {
+  activities,
   add,
   back,
   check,
   children,
   close,
+  copy,
+  cupboard,
   day,
   edit,
   evening,
   keys,
+  remove,
+  search,
+  song,
   today,
   tune,
   undo,

@@ -3,10 +3,15 @@ import {
   Child,
   DaySheet,
   Household,
+  Kit,
   Observation,
+  OwnActivity,
   PlanEntry,
   SAYS,
   Sitting,
+  Song,
+  Thing,
+  USES,
 } from '@gumo/core/vocabulary';
 import { type ChildState, STANDINGS } from '@gumo/core/evidence';
 import * as v from 'valibot';
@@ -67,25 +72,34 @@ export const ProgressAnswer = v.object({
 export const PolicyAnswer = v.object({ child: Child, sentence: v.string() });
 export const Suggestions = v.array(v.object({ childId: v.string(), step: NextStep }));
 
-/** A ready line names its thing in a few words; the rest of the thing is not needed here. */
-const ThingWords = v.nullable(v.object({ name: v.string(), box: v.string() }));
+const StandIn = v.object({ thing: Thing, has: v.number(), because: v.string() });
 
-const ReadyLine = v.object({
+const NeedLine = v.object({
   key: v.string(),
-  count: v.number(),
+  use: v.picklist(USES),
   words: v.string(),
-  thing: ThingWords,
-  safe: v.boolean(),
+  count: v.number(),
+  sum: v.string(),
+  wish: v.nullable(v.number()),
+  consumable: v.boolean(),
+  thing: v.nullable(Thing),
+  has: v.number(),
   short: v.number(),
-  standIn: ThingWords,
+  standIns: v.array(StandIn),
+  away: v.array(v.object({ thing: Thing, because: v.string() })),
   for: v.array(v.string()),
 });
+export const NeedLines = v.array(NeedLine);
+export const Things = v.array(Thing);
+export const Songs = v.array(Song);
+export const Kits = v.array(Kit);
+export const OwnActivities = v.array(OwnActivity);
 
 export const DayAnswer = v.object({
   day: v.string(),
   sheet: DaySheet,
   entries: v.array(PlanEntry),
-  ready: v.array(ReadyLine),
+  ready: NeedLines,
   /** Children here who must not meet small parts. */
   noSmallParts: v.array(v.string()),
   /** Sittings of the day that were begun and not ended. */
@@ -122,7 +136,7 @@ export type NextStep = v.InferOutput<typeof NextStep>;
 export type ProgressAnswer = v.InferOutput<typeof ProgressAnswer>;
 export type SkillView = v.InferOutput<typeof SkillView>;
 export type DayAnswer = v.InferOutput<typeof DayAnswer>;
-export type ReadyLine = v.InferOutput<typeof ReadyLine>;
+export type NeedLine = v.InferOutput<typeof NeedLine>;
 export type SeenObservation = v.InferOutput<typeof SeenObservation>;
 export type SittingLine = v.InferOutput<typeof SittingLines>[number];
 export type Tops = v.InferOutput<typeof Tops>;

@@ -10,6 +10,7 @@ import { DayActions, dayFeature } from './day';
 import { HouseholdActions } from './household';
 import { Outbox } from './outbox';
 import { ProgressActions, progressFeature } from './progress';
+import { ThingsActions } from './things';
 
 /** Server-sent events, for as long as someone listens; `open` when the line is there (again). */
 function events(): Observable<Change | 'open'> {
@@ -43,6 +44,8 @@ export const followChanges = createEffect(
           return EMPTY;
         }
         if (change.what === 'children') wanted.push(ChildrenActions.opened(), ...day);
+        if (change.what === 'activities') wanted.push(HouseholdActions.libraryChanged());
+        if (change.what === 'things') wanted.push(ThingsActions.wanted(), ...day);
         if (change.what === 'plan' || change.what === 'day' || change.what === 'sittings') {
           if (change.day === answer?.day) wanted.push(...day);
         }

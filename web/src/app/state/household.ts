@@ -18,6 +18,7 @@ export const HouseholdActions = createActionGroup({
   source: 'Household',
   events: {
     Opened: emptyProps(),
+    'Library Changed': emptyProps(),
     Loaded: props<{ household: Household | null; activities: Activity[] }>(),
     'Load Failed': props<{ message: string }>(),
   },
@@ -58,7 +59,7 @@ export const householdFeature = createFeature({
 export const loadHousehold = createEffect(
   (actions = inject(Actions), api = inject(Api)) => {
     return actions.pipe(
-      ofType(HouseholdActions.opened),
+      ofType(HouseholdActions.opened, HouseholdActions.libraryChanged),
       switchMap(() =>
         from(
           Promise.all([api.get('/household', MaybeHousehold), api.get('/activities', Activities)]),

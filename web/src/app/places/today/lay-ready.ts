@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { Store } from '@ngrx/store';
 import { listWords } from '../../common/words';
 import { Icon } from '../../common/icon';
-import type { ReadyLine } from '../../state/answers';
+import type { NeedLine } from '../../state/answers';
 import { childrenFeature } from '../../state/children';
 import { DayActions, dayFeature } from '../../state/day';
 
@@ -37,11 +37,18 @@ import { DayActions, dayFeature } from '../../state/day';
                 @if (line.short > 0) {
                   <span class="short">
                     {{ line.short }} short{{
-                      line.standIn ? ' · ' + line.standIn.name + ' would do' : ''
+                      line.standIns[0] ? ' · ' + line.standIns[0].thing.name + ' would do' : ''
                     }}
                   </span>
+                  @for (one of line.away.slice(0, 1); track one.thing.id) {
+                    <span class="hint soft"> {{ one.thing.name }} {{ one.because }} </span>
+                  }
                 } @else if (!line.thing) {
-                  <span class="soft hint">not in the cupboard list</span>
+                  <span class="soft hint">
+                    not in the cupboard list{{
+                      line.standIns[0] ? ' · ' + line.standIns[0].thing.name + ' would do' : ''
+                    }}
+                  </span>
                 }
               </span>
               <span class="box soft">{{ line.thing?.box }}</span>
@@ -154,19 +161,19 @@ export class LayReady {
       (id) => this.childById()[id]?.name ?? [],
     );
     if (names.length === 0) return null;
-    const unsafe = this.lines().filter((line) => !line.safe);
-    const things = listWords(unsafe.map((line) => line.thing?.name ?? line.words));
+    const away = this.lines().flatMap((line) => line.away.map((one) => one.thing.name));
+    const things = listWords([...new Set(away)]);
     return {
       names: listWords(names),
       verb: names.length === 1 ? 'is' : 'are',
       words:
-        unsafe.length > 0
-          ? `Keep ${things} out of the room, or take something larger.`
-          : 'The list names only things that are not small parts; keep the others in their boxes.',
+        away.length > 0
+          ? `The list leaves out ${things}: keep them in their boxes.`
+          : 'The list names only things that are not small parts.',
     };
   });
 
-  protected tick(line: ReadyLine): void {
+  protected tick(line: NeedLine): void {
     this.store.dispatch(DayActions.lineTicked({ key: line.key }));
   }
 }

@@ -1,0 +1,318 @@
+import { type Sizes, evaluate, explain } from '../activities/quantity.js';
+import {
+  type Activity,
+  HAZARDS,
+  type Hazard,
+  type Need,
+  type Thing,
+  type Use,
+} from '../vocabulary/index.js';
+import { smallPart } from './small-parts.js';
+
+/** One planned activity as far as things are concerned. */
+export interface Planned {
+  readonly activity: Activity;
+  readonly sizes: Sizes;
+  /** Things are used again on the same day; on another day consumables are used anew. */
+  readonly day?: string;
+}
+
+/** What the youngest people in the room ask of things. */
+export interface Care {
+  /** True when a child under three, or one who still mouths things, is here. */
+  readonly noSmallParts: boolean;
+  /** Words such as "walnut": things whose name holds one are kept away. */
+  readonly allergies?: readonly string[];
+}
+
+/** Things that are large by nature, so that unknown measures do not make them small parts. */
+const LARGE_USES: readonly Use[] = [
+  'bowl',
+  'plate',
+  'cup',
+  'cloth',
+  'cover',
+  'board',
+  'paper',
+  'sheet',
+  'box',
+  'basket',
+  'tray',
+  'sack',
+  'jar',
+  'rail',
+  'tube-box',
+  'frame',
+  'mat',
+  'track',
+  'chart',
+  'card',
+  'floor-card',
+  'puppet',
+  'book',
+  'hoop',
+  'mirror',
+  'scale',
+  'balance',
+  'parcel',
+  'towel',
+  'line',
+  'tape',
+  'yarn',
+  'string',
+  'scissors',
+  'pen',
+  'paint',
+  'dough',
+  'tongs',
+];
+
+/** Refused whatever the size and whoever is here. */
+const NEVER: readonly Hazard[] = ['button-cell', 'magnet'];
+
+/** Why a thing may not lie where these children are; null where it may. */
+export function unsafeBecause(thing: Thing, care: Care): string | null {
+  const never = NEVER.find((hazard) => thing.hazards.includes(hazard));
+  if (never && thing.use !== 'scale') {
+    return never === 'magnet' ? 'has a magnet' : 'runs on a button cell';
+  }
+  const allergy = care.allergies?.find((word) =>
+    thing.name.toLowerCase().includes(word.trim().toLowerCase()),
+  );
+  if (allergy) return `somebody here has an allergy: ${allergy}`;
+  if (!care.noSmallParts) return null;
+  const large = thing.shape.kind === 'unknown' && LARGE_USES.includes(thing.use);
+  if (large || smallPart(thing.shape) === 'neither') return null;
+  return smallPart(thing.shape) === 'small-ball' ? 'is a small ball' : 'is a small part';
+}
+
+/** True when the thing may lie where these children are. */
+export const isSafe = (thing: Thing, care: Care): boolean => unsafeBecause(thing, care) === null;
+
+/** Hazards that call for an adult's eye, in the order of the vocabulary. */
+export const hazardsOf = (things: readonly Thing[]): Hazard[] =>
+  HAZARDS.filter((hazard) => things.some((thing) => thing.hazards.includes(hazard)));
+
+/** How many of a thing serve a need: of two-color needs the two largest colors count. */
+export function usable(thing: Thing, need: Need): number {
+  if (thing.use !== need.use || (need.alike && !thing.alike)) return 0;
+  return usableColors(thing, need.colors);
+}
+
+function usableColors(thing: Thing, colors: Need['colors']): number {
+  if (colors === 'any') return thing.count;
+  if (thing.colors.length === 0) return colors === 'one' ? thing.count : 0;
+  const byColor = thing.colors.map((color) => color.count).sort((a, b) => b - a);
+  if (colors === 'one') return byColor[0] ?? 0;
+  return byColor.length < 2 ? 0 : 2 * Math.min(byColor[0] as number, byColor[1] as number);
+}
+
+/** Another thing that does as well, and why. */
+export interface StandIn {
+  readonly thing: Thing;
+  /** How many of it serve. */
+  readonly has: number;
+  readonly because: string;
+}
+
+/** Uses that can stand in for one another, nearest first (common practice, no source). */
+const LIKE_USES: Partial<Record<Use, readonly Use[]>> = {
+  counter: ['cube', 'loose', 'unit', 'tile'],
+  loose: ['counter', 'cube', 'unit'],
+  cube: ['block', 'counter'],
+  block: ['cube'],
+  unit: ['cube', 'stick', 'counter'],
+  tens: ['stick', 'rail'],
+  bowl: ['basket', 'box', 'cup', 'tray'],
+  basket: ['bowl', 'box'],
+  box: ['basket', 'tray'],
+  tray: ['box', 'mat', 'cloth'],
+  plate: ['bowl', 'mat', 'cup'],
+  cup: ['bowl', 'jar'],
+  jar: ['cup', 'bowl'],
+  cover: ['cloth', 'sack'],
+  cloth: ['cover', 'towel', 'mat'],
+  towel: ['cloth'],
+  mat: ['cloth', 'tray'],
+  sack: ['basket', 'cover'],
+  die: ['card'],
+  card: ['die', 'floor-card'],
+  'floor-card': ['card'],
+  board: ['mat', 'tray'],
+  stick: ['peg', 'unit'],
+  peg: ['stick', 'counter'],
+  rail: ['stick', 'tray'],
+  yarn: ['string', 'line'],
+  line: ['yarn', 'tape'],
+  string: ['yarn'],
+  tape: ['yarn'],
+  vehicle: ['loose'],
+  hoop: ['yarn', 'tape'],
+  coin: ['counter'],
+  letter: ['card'],
+  balance: ['scale'],
+  scale: ['balance'],
+  parcel: ['sack', 'box'],
+  puppet: ['cloth'],
+};
+const BEST_SHOWN = 3;
+const SAME_SIZE = 0.3;
+
+const sizeOf = ({ shape }: Thing): number | null => {
+  switch (shape.kind) {
+    case 'ball':
+    case 'disc':
+      return shape.diameterMm;
+    case 'block':
+    case 'rod':
+      return shape.lengthMm;
+    case 'unknown':
+      return null;
+  }
+};
+
+/**
+ * What could stand in for a need, safe for everyone here, best first: same use, enough of them,
+ * one or two colors as asked, alike where asked, about the same size.
+ */
+export function standInsFor(
+  need: Need,
+  wanted: number,
+  cupboard: readonly Thing[],
+  care: Care,
+  instead: Thing | null = null,
+): StandIn[] {
+  const likes = LIKE_USES[need.use] ?? [];
+  const size = instead && sizeOf(instead);
+  const rated = cupboard.flatMap((thing) => {
+    if (thing.id === instead?.id || !isSafe(thing, care)) return [];
+    const same = thing.use === need.use;
+    const place = likes.indexOf(thing.use);
+    if (!same && place < 0) return [];
+    const has = usableColors(thing, need.colors);
+    if (has === 0) return [];
+    const alike = thing.alike || !need.alike;
+    const own = sizeOf(thing);
+    const likeSize =
+      size !== null && own !== null && Math.abs(own - size) <= SAME_SIZE * Math.max(own, size);
+    const value =
+      (same ? 4 : 2 - place * 0.2) +
+      (has >= wanted ? 3 : (2 * has) / wanted) +
+      (alike ? 1 : 0) +
+      (likeSize ? 0.5 : 0);
+    const words = [
+      has >= wanted ? 'enough of them' : `${has} of them`,
+      need.colors === 'two' ? 'in two colors' : need.colors === 'one' ? 'in one color' : '',
+      alike ? '' : 'not all alike',
+      likeSize ? 'about the same size' : '',
+      care.noSmallParts ? 'no small parts' : '',
+    ].filter((part) => part !== '');
+    return [{ thing, has, because: words.join(', '), value }];
+  });
+  return rated
+    .sort((a, b) => b.value - a.value || a.thing.name.localeCompare(b.thing.name))
+    .slice(0, BEST_SHOWN)
+    .map(({ thing, has, because }) => ({ thing, has, because }));
+}
+
+/** One line of what is needed, beside what the cupboard has. */
+export interface NeedLine {
+  /** Stable for the day, so that a tick stays with its line. */
+  readonly key: string;
+  readonly use: Use;
+  readonly words: string;
+  readonly count: number;
+  /** How the count comes about: "1 + 2 + … + 10 = 55". */
+  readonly sum: string;
+  /** More is welcome up to this many. */
+  readonly wish: number | null;
+  readonly consumable: boolean;
+  /** The thing of the cupboard that serves best; null when the cupboard has none that is safe. */
+  readonly thing: Thing | null;
+  readonly has: number;
+  readonly short: number;
+  readonly standIns: readonly StandIn[];
+  /** Things that would serve and stay away, with the reason. */
+  readonly away: readonly { readonly thing: Thing; readonly because: string }[];
+  /** Titles of the activities that ask for it. */
+  readonly for: readonly string[];
+}
+
+interface Sum {
+  need: Need;
+  count: number;
+  wish: number | null;
+  sum: string;
+  titles: string[];
+}
+
+/**
+ * What some planned activities need in all: the most wanted at once of each kind, since things are
+ * used again, and the sum of what is used up. What is short stands first, then in the given order.
+ */
+export function needsOf(
+  planned: readonly Planned[],
+  cupboard: readonly Thing[],
+  care: Care,
+): NeedLine[] {
+  const sums = new Map<string, Sum>();
+  for (const { activity, sizes } of planned) {
+    for (const need of activity.needs) {
+      const key = [need.use, need.words, need.colors].join('/');
+      const count = evaluate(need.must, sizes);
+      if (count === 0) continue;
+      const wish = need.wish === null ? null : evaluate(need.wish, sizes);
+      const sum = explain(need.must, sizes);
+      const known = sums.get(key);
+      if (!known) {
+        sums.set(key, { need, count, wish, sum, titles: [activity.title] });
+        continue;
+      }
+      if (need.consumable) {
+        known.count += count;
+        known.sum = `${known.sum.replace(/ = \d+$/, '')} + ${sum.replace(/ = \d+$/, '')} = ${known.count}`;
+      } else if (count > known.count) {
+        known.count = count;
+        known.sum = sum;
+      }
+      known.wish = known.wish === null ? wish : Math.max(known.wish, wish ?? 0);
+      if (!known.titles.includes(activity.title)) known.titles.push(activity.title);
+    }
+  }
+  const lines = [...sums].map(([key, sum]) => lineFor(key, sum, cupboard, care));
+  return lines.sort((a, b) => Number(b.short > 0) - Number(a.short > 0));
+}
+
+function lineFor(
+  key: string,
+  { need, count, wish, sum, titles }: Sum,
+  cupboard: readonly Thing[],
+  care: Care,
+): NeedLine {
+  const fitting = cupboard
+    .map((thing) => ({ thing, has: usable(thing, need), because: unsafeBecause(thing, care) }))
+    .filter((one) => one.has > 0);
+  const safe = fitting
+    .filter((one) => one.because === null)
+    .sort((a, b) => Number(b.has >= count) - Number(a.has >= count) || b.has - a.has);
+  const best = safe[0] ?? null;
+  // What the cupboard does not list at all is not counted as missing: it may well be in the house.
+  const unlisted = fitting.length === 0;
+  const short = unlisted ? 0 : Math.max(0, count - (best?.has ?? 0));
+  const missing = unlisted ? count : short;
+  return {
+    key,
+    use: need.use,
+    words: need.words,
+    count,
+    sum,
+    wish,
+    consumable: need.consumable,
+    thing: best?.thing ?? null,
+    has: best?.has ?? 0,
+    short,
+    standIns: missing > 0 ? standInsFor(need, missing, cupboard, care, best?.thing ?? null) : [],
+    away: fitting.flatMap(({ thing, because }) => (because === null ? [] : [{ thing, because }])),
+    for: titles,
+  };
+}

@@ -1,0 +1,156 @@
+import { LIBRARY, findActivity } from '@gumo/core/activities';
+import { type Care, type NeedLine, mustNotMeetSmallParts, needsOf } from '@gumo/core/things';
+import { findSkill, matchSkills } from '@gumo/core/skills';
+import {
+  type Activity,
+  type Child,
+  Day,
+  Kit,
+  OwnActivity,
+  type PlanEntry,
+  Song,
+  Thing,
+  addDays,
+} from '@gumo/core/vocabulary';
+import { Router } from 'express';
+import * as v from 'valibot';
+import type { Store } from '../database/store.js';
+import { checked, wrongField } from '../problems.js';
+import type { Context } from './context.js';
+import { rowsRoutes } from './rows.js';
+
+const WeekQuery = v.object({ from: Day });
+const DAYS = 7;
+
+/** The built-in or own activity with this id. */
+export function activityIn(store: Store, id: string): Activity | undefined {
+  return findActivity(id) ?? store.activities.find(id);
+}
+
+/** What the children who are here ask of things. */
+export function careFor(children: readonly Child[], day: string): Care {
+  return {
+    noSmallParts: children.some((child) => mustNotMeetSmallParts(child, day)),
+    allergies: [...new Set(children.flatMap((child) => child.cautions.allergies))],
+  };
+}
+
+/** What the open entries of the plan need, for those who are here on their days. */
+export function needsFor(
+  store: Store,
+  entries: readonly PlanEntry[],
+  here: (day: string) => readonly Child[],
+): NeedLine[] {
+  const planned = entries.flatMap((entry) => {
+    const activity = activityIn(store, entry.activityId);
+    const ids = new Set(here(entry.day).map((child) => child.id));
+    const tops = entry.takers.filter((taker) => ids.has(taker.childId)).map((one) => one.top);
+    const open = entry.state === 'planned' || entry.state === 'begun';
+    return activity && tops.length > 0 && open
+      ? [{ activity, sizes: { tops }, day: entry.day }]
+      : [];
+  });
+  const everyone = [...new Set(entries.map((entry) => entry.day))].flatMap((day) =>
+    here(day).map((child) => ({ child, day })),
+  );
+  const day = everyone[0]?.day ?? '1970-01-01';
+  const children = [...new Set(everyone.map((one) => one.child))];
+  return needsOf(planned, store.things.all(), careFor(children, day));
+}
+
+/** Activities, the cupboard, songs and kits, and what the week needs of them. */
+export function cupboardRoutes(context: Context): Router {
+  const { store } = context;
+  const router = Router();
+
+  router.get('/activities', (_request, response) => {
+    response.json([...LIBRARY, ...store.activities.all().filter((one) => !one.archived)]);
+  });
+  router.use(
+    '/activities/own',
+    rowsRoutes(context, {
+      rows: store.activities,
+      schema: OwnActivity,
+      what: 'activity',
+      changed: 'activities',
+      removable: false,
+      check: ({ skills }) => {
+        skills.forEach((pattern, i) => {
+          const known = pattern.endsWith('*') ? matchSkills([pattern])[0] : findSkill(pattern);
+          if (!known) throw wrongField(`skills.${i}`, 'is not in the skill map');
+        });
+      },
+    }),
+  );
+  router.use(
+    '/things',
+    rowsRoutes(context, {
+      rows: store.things,
+      schema: Thing,
+      what: 'thing',
+      changed: 'things',
+      removable: true,
+      check: ({ count, colors }) => {
+        const sum = colors.reduce((all, color) => all + color.count, 0);
+        if (colors.length > 0 && sum > count) {
+          throw wrongField('colors', `add up to ${sum}, more than the count of ${count}`);
+        }
+      },
+    }),
+  );
+  router.use(
+    '/songs',
+    rowsRoutes(context, {
+      rows: store.songs,
+      schema: Song,
+      what: 'song',
+      changed: 'activities',
+      removable: true,
+      check: ({ direction, from, to }) => {
+        if (direction === 'up' ? from > to : from < to) {
+          throw wrongField(
+            'to',
+            direction === 'up' ? 'must not be below from' : 'must not be above from',
+          );
+        }
+      },
+    }),
+  );
+  router.use(
+    '/kits',
+    rowsRoutes(context, {
+      rows: store.kits,
+      schema: Kit,
+      what: 'kit',
+      changed: 'things',
+      removable: true,
+      check: ({ contents }) => {
+        contents.forEach(({ thingId }, i) => {
+          if (!store.things.has(thingId)) {
+            throw wrongField(`contents.${i}.thingId`, 'is not a thing of the cupboard');
+          }
+        });
+      },
+    }),
+  );
+
+  /** What seven days need: the most of any day, and the sum of what is used up. */
+  router.get('/needs', (request, response) => {
+    const { from } = checked(WeekQuery, request.query);
+    const days = Array.from({ length: DAYS }, (_, i) => addDays(from, i));
+    const children = store.children.all().filter((child) => !child.archived);
+    const here = (day: string): readonly Child[] => {
+      const { away } = store.days.find(day);
+      return children.filter((child) => !away.includes(child.id));
+    };
+    response.json(
+      needsFor(
+        store,
+        days.flatMap((day) => store.plan.ofDay(day)),
+        here,
+      ),
+    );
+  });
+
+  return router;
+}

@@ -1,0 +1,78 @@
+import { type Change, Version } from '@gumo/core/vocabulary';
+import { Router } from 'express';
+import * as v from 'valibot';
+import type { Rows, Versioned } from '../database/rows.js';
+import { checked, notFound, outdated, wrongField } from '../problems.js';
+import { type Context, param } from './context.js';
+
+const VersionQuery = v.object({ version: v.pipe(v.string(), v.transform(Number), Version) });
+const MOST_AT_ONCE = 500;
+
+/** What a table of versioned rows needs to be read and written over HTTP. */
+export interface RowsRoutes<T extends Versioned> {
+  readonly rows: Rows<T>;
+  readonly schema: v.GenericSchema<unknown, T>;
+  /** In a message: "There is no such thing." */
+  readonly what: string;
+  readonly changed: Change['what'];
+  /** False where rows are archived instead of removed. */
+  readonly removable: boolean;
+  /** Throws a Problem where a row does not fit the rest of the household. */
+  readonly check?: (row: T) => void;
+}
+
+/** Reading, adding (one or many), changing and removing rows, each write with its version. */
+export function rowsRoutes<T extends Versioned>(
+  context: Context,
+  { rows, schema, what, changed, removable, check }: RowsRoutes<T>,
+): Router {
+  const router = Router();
+  const tell = (): void => context.changes.tell({ what: changed, childIds: [], day: null });
+
+  router.get('/', (_request, response) => void response.json(rows.all()));
+
+  router.post('/', (request, response) => {
+    const row = checked(schema, request.body);
+    check?.(row);
+    response.status(201).json(rows.add(row));
+    tell();
+  });
+
+  router.post('/batch', (request, response) => {
+    const { rows: many } = checked(
+      v.object({
+        rows: v.pipe(
+          v.array(schema, 'must be a list'),
+          v.minLength(1, 'must not be empty'),
+          v.maxLength(MOST_AT_ONCE, `must have at most ${MOST_AT_ONCE} entries`),
+        ),
+      }),
+      request.body,
+    );
+    many.forEach((row) => check?.(row));
+    response.status(201).json(context.store.atomically(() => many.map((row) => rows.add(row))));
+    tell();
+  });
+
+  router.put('/:id', (request, response) => {
+    const row = checked(schema, request.body);
+    if (row.id !== param(request, 'id')) throw wrongField('id', 'is not the one in the address');
+    if (!rows.find(row.id)) throw notFound(what);
+    check?.(row);
+    response.json(rows.replace(row));
+    tell();
+  });
+
+  if (removable) {
+    router.delete('/:id', (request, response) => {
+      const { version } = checked(VersionQuery, request.query);
+      const row = rows.find(param(request, 'id'));
+      if (!row) throw notFound(what);
+      if (row.version !== version) throw outdated(row);
+      rows.remove(row.id);
+      response.status(204).end();
+      tell();
+    });
+  }
+  return router;
+}
