@@ -47,6 +47,34 @@ const SCREENS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
     await page.getByRole('button', { name: 'Begin' }).click();
     await expect(page.locator('.sentence')).toBeVisible();
   },
+  activities: async (page) => {
+    await page.getByRole('link', { name: 'Activities' }).click();
+    await expect(page.locator('.list li').first()).toBeVisible();
+    await page.getByRole('button', { name: 'Table time' }).click();
+  },
+  'an activity': async (page) => {
+    await page.goto(new URL('/activities/counters-under', page.url()).href);
+    await page.getByRole('button', { name: 'Ilse' }).click();
+    await expect(page.locator('.needs')).toContainText('stays away');
+  },
+  'an own activity': async (page) => {
+    await page.goto(new URL('/activities/new?from=peg-rail', page.url()).href);
+    await expect(page.getByRole('textbox', { name: 'Title' })).toHaveValue(/Pegs/);
+  },
+  'the songbook': async (page) => {
+    await page.goto(new URL('/activities/songs', page.url()).href);
+    await page.getByRole('button', { name: 'Change Snails' }).click();
+  },
+  'the cupboard': async (page) => {
+    await page.getByRole('link', { name: 'Cupboard' }).click();
+    await page.getByRole('button', { name: /cork discs/ }).click();
+    await page.getByRole('button', { name: 'Paste a list' }).click();
+    await page.getByRole('button', { name: 'Pack one' }).click();
+  },
+  'the household': async (page) => {
+    await page.getByRole('link', { name: 'Household' }).click();
+    await expect(page.getByRole('radiogroup', { name: 'Paper' })).toBeVisible();
+  },
   'a new child': async (page) => {
     await page.getByRole('link', { name: 'Children' }).click();
     await page.getByRole('link', { name: 'Add a child' }).click();
@@ -87,7 +115,17 @@ for (const width of [390, 640]) {
     page,
   }) => {
     await page.setViewportSize({ width, height: 844 });
-    for (const path of ['/today', '/children', '/children/new']) {
+    for (const path of [
+      '/today',
+      '/children',
+      '/children/new',
+      '/activities',
+      '/activities/two-plates',
+      '/activities/new',
+      '/activities/songs',
+      '/cupboard',
+      '/household',
+    ]) {
       await page.goto(new URL(path, page.url()).href);
       await expect(page.locator('h1').first()).toBeVisible();
       const over = await page.evaluate(

@@ -18,6 +18,7 @@ import type { Context } from './routes/context.js';
 import { cupboardRoutes } from './routes/cupboard.js';
 import { daysRoutes } from './routes/days.js';
 import { factsRoutes } from './routes/facts.js';
+import { householdRoutes } from './routes/household.js';
 import { planRoutes } from './routes/plan.js';
 import { progressRoutes } from './routes/progress.js';
 import { sittingsRoutes } from './routes/sittings.js';
@@ -73,9 +74,7 @@ function apiRoutes(context: Context, requestsAMinute: number): express.Router {
   api.use(factsRoutes(context));
   api.use(compression());
   api.get('/health', (_request, response) => void response.json({ ok: true }));
-  api.get('/household', (_request, response) => {
-    response.json(context.store.household.all()[0] ?? null);
-  });
+  api.use('/household', householdRoutes(context));
   api.use(cupboardRoutes(context));
   api.use('/children', childrenRoutes(context), progressRoutes(context));
   api.use('/sittings', sittingsRoutes(context));

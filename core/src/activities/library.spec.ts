@@ -1,4 +1,5 @@
 import * as v from 'valibot';
+import { dominoCount, dominoPips, dominoSet, trackLengthMm } from '../numbers/index.js';
 import { SKILLS, findSkill, matchSkills } from '../skills/index.js';
 import { Activity } from '../vocabulary/index.js';
 import { LIBRARY, findActivity } from './library.js';
@@ -96,18 +97,31 @@ describe('quantities', () => {
     for (let n = 1; n <= 30; n++) expect(evaluate(under, to(n))).toBe((n * (n + 1)) / 2);
   });
 
-  it('count the tiles of domino sets as a count of all pairs does (own arithmetic)', () => {
+  it('count tiles and pips of domino sets as a count of all pairs does (own arithmetic)', () => {
     const tiles = findActivity('tiles-add')!.needs.find((need) => need.use === 'tile')!.must;
-    for (const [pips, count] of [
-      [6, 28],
-      [9, 55],
-      [12, 91],
+    for (const [highest, count, pips] of [
+      [6, 28, 168],
+      [9, 55, 495],
+      [12, 91, 1092],
     ] as const) {
-      let pairs = 0;
-      for (let a = 0; a <= pips; a++) for (let b = a; b <= pips; b++) pairs += 1;
-      expect(pairs).toBe(count);
-      expect(evaluate(tiles, { tops: [5], pips })).toBe(count);
+      let [pairs, dots] = [0, 0];
+      for (let a = 0; a <= highest; a++) {
+        for (let b = a; b <= highest; b++) {
+          pairs += 1;
+          dots += a + b;
+        }
+      }
+      expect([pairs, dots]).toEqual([count, pips]);
+      expect(evaluate(tiles, { tops: [5], pips: highest })).toBe(count);
+      expect([dominoCount(highest), dominoPips(highest)]).toEqual([count, pips]);
+      const set = dominoSet(highest);
+      expect(set.length).toBe(count);
+      expect(set.reduce((sum, [a, b]) => sum + a + b, 0)).toBe(pips);
     }
+  });
+
+  it('lay a hopping track of ten at 35 cm a step over 3.85 m, start and finish with it', () => {
+    expect(trackLengthMm(10, 350)).toBe(3850);
   });
 
   it('are told as a sum that can be followed', () => {

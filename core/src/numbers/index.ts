@@ -1,3 +1,4 @@
+export * from './dominoes.js';
 export * from './layouts.js';
 export * from './reach.js';
 export * from './seeded.js';

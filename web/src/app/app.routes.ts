@@ -8,6 +8,41 @@ export const routes: Routes = [
     loadComponent: () => import('./places/today/today').then((m) => m.Today),
   },
   {
+    path: 'activities',
+    title: 'Activities · Gumo',
+    loadComponent: () => import('./places/activities/activities').then((m) => m.Activities),
+  },
+  {
+    path: 'activities/songs',
+    title: 'Songbook · Gumo',
+    loadComponent: () => import('./places/activities/songbook').then((m) => m.Songbook),
+  },
+  {
+    path: 'activities/new',
+    title: 'Your own activity · Gumo',
+    loadComponent: () => import('./places/activities/own-activity').then((m) => m.OwnActivityForm),
+  },
+  {
+    path: 'activities/:id/edit',
+    title: 'Your own activity · Gumo',
+    loadComponent: () => import('./places/activities/own-activity').then((m) => m.OwnActivityForm),
+  },
+  {
+    path: 'activities/:id',
+    title: 'Activity · Gumo',
+    loadComponent: () => import('./places/activities/activity-page').then((m) => m.ActivityPage),
+  },
+  {
+    path: 'household',
+    title: 'Household · Gumo',
+    loadComponent: () => import('./places/household/household').then((m) => m.Household),
+  },
+  {
+    path: 'cupboard',
+    title: 'Cupboard · Gumo',
+    loadComponent: () => import('./places/cupboard/cupboard').then((m) => m.Cupboard),
+  },
+  {
     path: 'children',
     title: 'Children · Gumo',
     loadComponent: () => import('./places/children/overview').then((m) => m.Overview),

@@ -28,6 +28,7 @@ const PLACES: readonly Place[] = [
   { path: '/children', name: 'Children', key: 'c', icon: 'children' },
   { path: '/activities', name: 'Activities', key: 'a', icon: 'activities' },
   { path: '/cupboard', name: 'Cupboard', key: 'u', icon: 'cupboard' },
+  { path: '/household', name: 'Household', key: 'h', icon: 'household' },
 ];
 
 const KEYS: readonly (readonly [string, string])[] = [
@@ -35,6 +36,7 @@ const KEYS: readonly (readonly [string, string])[] = [
   ['C', 'Children'],
   ['A', 'Activities'],
   ['U', 'Cupboard'],
+  ['H', 'Household'],
   ['?', 'these keys'],
   ['O  H  N  X', 'at the tray: on own, with help, not yet, not now'],
   ['Shift + H', 'with help that was given at once'],

@@ -11,6 +11,7 @@ import cupboard from '@material-symbols/svg-400/outlined/shelves.svg';
 import day from '@material-symbols/svg-400/outlined/light_mode.svg';
 import edit from '@material-symbols/svg-400/outlined/edit.svg';
 import evening from '@material-symbols/svg-400/outlined/dark_mode.svg';
+import household from '@material-symbols/svg-400/outlined/home.svg';
 import keys from '@material-symbols/svg-400/outlined/keyboard.svg';
 import remove from '@material-symbols/svg-400/outlined/delete.svg';
 import search from '@material-symbols/svg-400/outlined/search.svg';
@@ -32,6 +33,7 @@ const ICONS = {
   day,
   edit,
   evening,
+  household,
   keys,
   remove,
   search,

@@ -44,7 +44,9 @@ export const followChanges = createEffect(
           return EMPTY;
         }
         if (change.what === 'children') wanted.push(ChildrenActions.opened(), ...day);
-        if (change.what === 'activities') wanted.push(HouseholdActions.libraryChanged());
+        if (change.what === 'activities' || change.what === 'household') {
+          wanted.push(HouseholdActions.libraryChanged());
+        }
         if (change.what === 'things') wanted.push(ThingsActions.wanted(), ...day);
         if (change.what === 'plan' || change.what === 'day' || change.what === 'sittings') {
           if (change.day === answer?.day) wanted.push(...day);

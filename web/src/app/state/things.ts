@@ -1,7 +1,14 @@
 import { inject } from '@angular/core';
 import type { Thing } from '@gumo/core/vocabulary';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
-import { createActionGroup, createFeature, createReducer, emptyProps, on, props } from '@ngrx/store';
+import {
+  createActionGroup,
+  createFeature,
+  createReducer,
+  emptyProps,
+  on,
+  props,
+} from '@ngrx/store';
 import { catchError, from, map, of, switchMap } from 'rxjs';
 import { Api } from '../common/api';
 import { Things } from './answers';

@@ -1,0 +1,259 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  input,
+  signal,
+} from '@angular/core';
+import { Router, RouterLink } from '@angular/router';
+import { promptsOf, topsOf } from '@gumo/core/activities';
+import { matchSkills, skillOf } from '@gumo/core/skills';
+import {
+  type Care,
+  type NeedLine,
+  clothedIn,
+  mustNotMeetSmallParts,
+  needsOf,
+} from '@gumo/core/things';
+import { PlanEntry, type PlanEntryDraft, type Sitting } from '@gumo/core/vocabulary';
+import { Store } from '@ngrx/store';
+import { v7 as uuid } from 'uuid';
+import { Api } from '../../common/api';
+import { BandSign } from '../../common/band-sign';
+import { Clock } from '../../common/clock';
+import { Icon } from '../../common/icon';
+import { PegMark } from '../../common/peg-mark';
+import { listWords } from '../../common/words';
+import { PromptPicture } from '../../handling/prompt-picture';
+import { OwnActivities, Tops } from '../../state/answers';
+import { childrenFeature } from '../../state/children';
+import { dayFeature, DayActions } from '../../state/day';
+import { householdFeature } from '../../state/household';
+import { RunActions } from '../../state/run';
+import { ThingsActions, thingsFeature } from '../../state/things';
+
+const STEP_WORDS: Record<string, string> = {
+  lay: 'Lay out',
+  show: 'Show',
+  turn: 'Child’s turn',
+  ask: 'Ask',
+  check: 'Check',
+  say: 'Say it whole',
+  another: 'Another way',
+  how: 'How do you know?',
+  stop: 'Stop',
+};
+const WAY_WORDS = { led: 'led', presented: 'presented', 'left-out': 'left out for free choice' };
+const PLACE_WORDS = { in: 'indoors', out: 'outdoors', either: 'indoors or out' };
+const RULES =
+  'Follow your local child-care licensing rules, your first-aid training, and what each family has told you.';
+
+/** One activity: for whom, how far, how many of what, the steps, and *Begin*. */
+@Component({
+  selector: 'gumo-activity-page',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [BandSign, Icon, PegMark, PromptPicture, RouterLink],
+  templateUrl: './activity-page.html',
+  styleUrl: './activity-page.scss',
+})
+export class ActivityPage {
+  readonly id = input.required<string>();
+
+  private readonly store = inject(Store);
+  private readonly router = inject(Router);
+  private readonly api = inject(Api);
+  protected readonly clock = inject(Clock);
+  private readonly activities = this.store.selectSignal(householdFeature.selectActivityById);
+  private readonly moments = this.store.selectSignal(householdFeature.selectMoments);
+  private readonly away = this.store.selectSignal(dayFeature.selectAway);
+  private readonly present = this.store.selectSignal(childrenFeature.selectPresent);
+  private readonly things = this.store.selectSignal(thingsFeature.selectThings);
+
+  protected readonly stepWords = STEP_WORDS;
+  protected readonly rules = RULES;
+  protected readonly message = signal<string | null>(null);
+  protected readonly added = signal(false);
+  protected readonly isOwn = signal(false);
+
+  protected readonly activity = computed(() => this.activities().get(this.id()) ?? null);
+  protected readonly loaded = computed(() => this.activities().size > 0);
+  protected readonly about = computed(() => {
+    const one = this.activity();
+    if (!one) return '';
+    return [
+      `${one.minutes[0]}–${one.minutes[1]} minutes`,
+      one.setUpMinutes > 0 ? `${one.setUpMinutes} to set up` : 'nothing to set up',
+      `from about ${one.fromAge}`,
+      one.mess === 'dry' ? '' : one.mess,
+      one.noise,
+      PLACE_WORDS[one.place],
+      listWords(one.ways.map((way) => WAY_WORDS[way])),
+      one.checksItself ? 'checks itself' : '',
+    ]
+      .filter((words) => words !== '')
+      .join(' · ');
+  });
+  protected readonly skills = computed(() =>
+    matchSkills(this.activity()?.skills ?? []).map(skillOf),
+  );
+  protected readonly children = computed(() =>
+    this.present().filter((child) => !this.away().has(child.id)),
+  );
+  protected readonly tops = computed(() => {
+    const one = this.activity();
+    return one ? topsOf(one, one.capture) : [];
+  });
+  /** Top of the range of each child who takes part. */
+  protected readonly taking = signal<Readonly<Record<string, number>>>({});
+  private readonly fitting = signal<Readonly<Record<string, number>>>({});
+  /** Without children: how far, and how many of them. */
+  protected readonly top = signal(10);
+  protected readonly count = signal(1);
+  /** Nobody is chosen: the quantities are for a number of children. */
+  protected readonly alone = computed(() => Object.keys(this.taking()).length === 0);
+
+  private readonly sizes = computed(() => {
+    const own = Object.values(this.taking());
+    return {
+      tops: own.length > 0 ? own : Array.from({ length: this.count() }, () => this.top()),
+    };
+  });
+  private readonly takers = computed(() =>
+    this.children().filter((child) => this.taking()[child.id] !== undefined),
+  );
+  private readonly care = computed((): Care => {
+    const today = this.clock.today();
+    const here = this.takers().length > 0 ? this.takers() : this.children();
+    return {
+      noSmallParts: here.some((child) => mustNotMeetSmallParts(child, today)),
+      allergies: here.flatMap((child) => child.cautions.allergies),
+    };
+  });
+  protected readonly careful = computed(() => {
+    const today = this.clock.today();
+    const here = this.takers().length > 0 ? this.takers() : this.children();
+    return listWords(
+      here.filter((child) => mustNotMeetSmallParts(child, today)).map((child) => child.name),
+    );
+  });
+  protected readonly needs = computed(() => {
+    const activity = this.activity();
+    if (!activity) return [];
+    return needsOf([{ activity, sizes: this.sizes() }], this.things(), this.care());
+  });
+  protected readonly clothes = computed(() => {
+    const activity = this.activity();
+    const here = this.takers().length > 0 ? this.takers() : this.children();
+    return activity ? clothedIn(activity, here, this.things(), this.care()) : [];
+  });
+  /** How it looks laid out, for the largest range. */
+  protected readonly sample = computed(() => {
+    const activity = this.activity();
+    if (!activity) return null;
+    const top = Math.max(...this.sizes().tops);
+    const prompts = promptsOf(activity, top, activity.capture, ['speaks']);
+    return prompts[Math.floor(prompts.length / 2)] ?? null;
+  });
+
+  constructor() {
+    this.store.dispatch(ThingsActions.wanted());
+    effect(() => this.store.dispatch(DayActions.opened({ day: this.clock.today() })));
+    effect(() => {
+      const id = this.id();
+      this.added.set(false);
+      this.taking.set({});
+      void this.load(id);
+    });
+  }
+
+  private async load(id: string): Promise<void> {
+    try {
+      const [fitting, own] = await Promise.all([
+        this.api.get(`/days/${this.clock.today()}/tops/${id}`, Tops),
+        this.api.get('/activities/own', OwnActivities),
+      ]);
+      this.fitting.set(Object.fromEntries(fitting.map((one) => [one.childId, one.top])));
+      this.isOwn.set(own.some((one) => one.id === id));
+    } catch (error) {
+      this.message.set((error as Error).message);
+    }
+  }
+
+  /** "big beads and cork discs (small parts)". */
+  protected awayWords(line: NeedLine): string {
+    const names = listWords(line.away.map((one) => one.thing.name));
+    const reasons = [...new Set(line.away.map((one) => one.because))];
+    return `${names}: ${listWords(reasons)}`;
+  }
+
+  protected toggle(childId: string): void {
+    this.taking.update((taking) => {
+      const others = Object.entries(taking).filter(([id]) => id !== childId);
+      const isIn = taking[childId] !== undefined;
+      const top = this.fitting()[childId] ?? this.tops()[0] ?? 5;
+      return Object.fromEntries(isIn ? others : [...others, [childId, top]]);
+    });
+  }
+
+  protected setTop(top: number): void {
+    this.top.set(top);
+    this.taking.update((taking) => Object.fromEntries(Object.keys(taking).map((id) => [id, top])));
+  }
+
+  protected more(step: -1 | 1): void {
+    this.count.update((count) => Math.min(8, Math.max(1, count + step)));
+  }
+
+  protected begin(): void {
+    const takers = Object.entries(this.taking()).map(([childId, top]) => ({ childId, top }));
+    const activity = this.activity();
+    if (!activity || takers.length === 0) {
+      this.message.set('Choose who takes part.');
+      return;
+    }
+    const sitting: Sitting = {
+      id: uuid(),
+      activityId: activity.id,
+      planEntryId: null,
+      day: this.clock.today(),
+      startedAt: this.clock.instant(),
+      endedAt: null,
+      mood: null,
+      takers,
+    };
+    this.store.dispatch(RunActions.begun({ sitting }));
+    void this.router.navigate(['/run', sitting.id]);
+  }
+
+  protected async addToToday(): Promise<void> {
+    const activity = this.activity();
+    const takers = Object.entries(this.taking()).map(([childId, top]) => ({ childId, top }));
+    const moment = this.moments().find((one) => activity && one.bands.includes(activity.band));
+    if (!activity || takers.length === 0 || !moment) {
+      this.message.set(
+        takers.length === 0
+          ? 'Choose who takes part.'
+          : 'No moment of the day takes this kind of activity.',
+      );
+      return;
+    }
+    const draft: PlanEntryDraft = {
+      id: uuid(),
+      day: this.clock.today(),
+      momentId: moment.id,
+      activityId: activity.id,
+      takers,
+      minutes: activity.minutes[0],
+      with: '',
+    };
+    try {
+      await this.api.send('POST', '/plan', draft, PlanEntry);
+      this.message.set(null);
+      this.added.set(true);
+    } catch (error) {
+      this.message.set((error as Error).message);
+    }
+  }
+}

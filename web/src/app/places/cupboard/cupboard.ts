@@ -1,0 +1,156 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  signal,
+} from '@angular/core';
+import { readPasted, smallPart } from '@gumo/core/things';
+import { type Thing } from '@gumo/core/vocabulary';
+import { Store } from '@ngrx/store';
+import { v7 as uuid } from 'uuid';
+import * as v from 'valibot';
+import { Api } from '../../common/api';
+import { Clock } from '../../common/clock';
+import { Icon } from '../../common/icon';
+import { type NeedLine, NeedLines, Things } from '../../state/answers';
+import { ThingsActions, thingsFeature } from '../../state/things';
+import { Kits } from './kits';
+import { ThingRow } from './thing-row';
+
+/** Everything there is to handle: how many, of what size, in which box, and what the week needs. */
+@Component({
+  selector: 'gumo-cupboard',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [Icon, Kits, ThingRow],
+  templateUrl: './cupboard.html',
+  styleUrl: './cupboard.scss',
+})
+export class Cupboard {
+  private readonly store = inject(Store);
+  private readonly api = inject(Api);
+  private readonly clock = inject(Clock);
+  protected readonly things = this.store.selectSignal(thingsFeature.selectThings);
+  protected readonly loaded = this.store.selectSignal(thingsFeature.selectLoaded);
+  private readonly loadFailure = this.store.selectSignal(thingsFeature.selectFailure);
+
+  protected readonly text = signal('');
+  protected readonly editing = signal<string | null>(null);
+  protected readonly fresh = signal<Thing | null>(null);
+  protected readonly pasting = signal(false);
+  protected readonly pasted = signal('');
+  protected readonly message = signal<string | null>(null);
+  protected readonly failure = computed(() => this.message() ?? this.loadFailure());
+  private readonly week = signal<readonly NeedLine[]>([]);
+
+  protected readonly shown = computed(() => {
+    const words = this.text().toLowerCase().split(/\s+/).filter(Boolean);
+    return this.things().filter((thing) => {
+      const all =
+        `${thing.name} ${thing.use} ${thing.box} ${thing.interests.join(' ')}`.toLowerCase();
+      return words.every((word) => all.includes(word));
+    });
+  });
+  protected readonly short = computed(() => this.week().filter((line) => line.short > 0));
+  protected readonly unlisted = computed(() =>
+    this.week().filter((line) => line.short === 0 && line.thing === null),
+  );
+  protected readonly enough = computed(() =>
+    this.week().filter((line) => line.short === 0 && line.thing !== null),
+  );
+  protected readonly read = computed(() => readPasted(this.pasted()));
+  protected readonly good = computed(() =>
+    this.read().flatMap((line) => ('draft' in line ? [line.draft] : [])),
+  );
+
+  constructor() {
+    this.store.dispatch(ThingsActions.wanted());
+    effect(() => {
+      this.things();
+      void this.loadWeek(this.clock.today());
+    });
+  }
+
+  private async loadWeek(from: string): Promise<void> {
+    this.week.set(await this.api.get(`/needs?from=${from}`, NeedLines).catch(() => []));
+  }
+
+  /** "30 x 6 mm", or nothing where it was not measured. */
+  protected sizeWords({ shape }: Thing): string {
+    switch (shape.kind) {
+      case 'unknown':
+        return '';
+      case 'ball':
+        return `ball ${shape.diameterMm} mm`;
+      case 'disc':
+        return `${shape.diameterMm} × ${shape.thicknessMm} mm`;
+      case 'block':
+        return `${shape.lengthMm} × ${shape.widthMm} × ${shape.heightMm} mm`;
+      case 'rod':
+        return `${shape.lengthMm} × ${shape.diameterMm} mm`;
+    }
+  }
+
+  protected isSmall(thing: Thing): boolean {
+    return smallPart(thing.shape) !== 'neither';
+  }
+
+  protected add(): void {
+    this.fresh.set({
+      id: uuid(),
+      name: '',
+      use: 'counter',
+      count: 10,
+      colors: [],
+      alike: true,
+      shape: { kind: 'unknown' },
+      box: '',
+      consumable: false,
+      interests: [],
+      hazards: [],
+      version: 1,
+    });
+  }
+
+  protected close(): void {
+    this.editing.set(null);
+    this.fresh.set(null);
+  }
+
+  /** The server tells of the change; until it has, the row says so itself. */
+  protected kept(): void {
+    this.close();
+    this.store.dispatch(ThingsActions.wanted());
+  }
+
+  protected async addPasted(): Promise<void> {
+    const rows = this.good().map((draft) => ({ ...draft, id: uuid(), version: 1 }));
+    if (rows.length === 0) return;
+    try {
+      await this.api.send('POST', '/things/batch', { rows }, Things);
+      const faults = this.read().flatMap((line) => ('fault' in line ? [line.line] : []));
+      // What could not be read stays, so that nothing typed is lost.
+      this.pasted.set(faults.join('\n'));
+      this.pasting.set(faults.length > 0);
+      this.message.set(null);
+      this.store.dispatch(ThingsActions.wanted());
+    } catch (error) {
+      this.message.set((error as Error).message);
+    }
+  }
+
+  protected async remove(thing: Thing): Promise<void> {
+    try {
+      await this.api.send(
+        'DELETE',
+        `/things/${thing.id}?version=${thing.version}`,
+        undefined,
+        v.null(),
+      );
+      this.kept();
+    } catch (error) {
+      this.message.set((error as Error).message);
+    }
+  }
+}

@@ -1,0 +1,235 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  signal,
+  untracked,
+} from '@angular/core';
+import { Household as HouseholdSchema, type Household as Settings } from '@gumo/core/vocabulary';
+import { Store } from '@ngrx/store';
+import * as v from 'valibot';
+import { Api, ApiProblem } from '../../common/api';
+import { HouseholdActions, householdFeature } from '../../state/household';
+
+type Choice = readonly [value: string, words: string];
+
+interface Question {
+  readonly title: string;
+  /** What the schools say, so that the choice can be made. */
+  readonly about: string;
+  readonly choices: readonly Choice[];
+  readonly get: (settings: Settings) => string;
+  readonly set: (settings: Settings, value: string) => Settings;
+}
+
+const YES_NO: readonly Choice[] = [
+  ['no', 'no'],
+  ['yes', 'yes'],
+];
+const yes = (value: boolean): string => (value ? 'yes' : 'no');
+
+/** The value of one field that is one of a few words. */
+const field = <K extends keyof Settings>(
+  key: K,
+  title: string,
+  about: string,
+  choices: readonly Choice[],
+): Question => ({
+  title,
+  about,
+  choices,
+  get: (settings) => String(settings[key]),
+  set: (settings, value) => ({ ...settings, [key]: value }),
+});
+const form = (
+  key: keyof Settings['digitForms'],
+  title: string,
+  choices: readonly Choice[],
+): Question => ({
+  title,
+  about: 'Chosen once, used on screen and in print.',
+  choices,
+  get: ({ digitForms }) => digitForms[key],
+  set: (settings, value) => ({
+    ...settings,
+    digitForms: { ...settings.digitForms, [key]: value } as Settings['digitForms'],
+  }),
+});
+
+/** Where practitioners differ, a household chooses once. */
+const QUESTIONS: readonly Question[] = [
+  field(
+    'preferredWay',
+    'How a sitting is given',
+    'A short led lesson; a set presentation with control of error in the material; or an invitation left out for free play.',
+    [
+      ['any', 'no preference'],
+      ['led', 'led'],
+      ['presented', 'presented'],
+      ['left-out', 'left out for free choice'],
+    ],
+  ),
+  {
+    title: 'Table time a week',
+    about: 'A couple of times, or a little each day with shorter minutes. One a day at most.',
+    choices: ['1', '2', '3', '4', '5'].map((n): Choice => [n, n === '5' ? '5 (daily)' : n]),
+    get: ({ tablePerWeek }) => String(tablePerWeek),
+    set: (settings, value) => ({ ...settings, tablePerWeek: Number(value) }),
+  },
+  field(
+    'frameFill',
+    'Filling a ten frame',
+    'Row first shows five and some more; pairs show odd and even.',
+    [
+      ['row', 'row first'],
+      ['pairs', 'pairs downwards'],
+      ['free', 'free'],
+    ],
+  ),
+  field(
+    'digitCue',
+    'Saying how a digit is written',
+    'Movement words, stroke by stroke; or a short rhyme a digit.',
+    [
+      ['movement', 'movement words'],
+      ['rhyme', 'a rhyme'],
+    ],
+  ),
+  form('one', 'The 1', [
+    ['plain', 'plain'],
+    ['flagged', 'flagged'],
+  ]),
+  form('four', 'The 4', [
+    ['open', 'open'],
+    ['closed', 'closed'],
+  ]),
+  form('nine', 'The 9', [
+    ['straight', 'straight'],
+    ['curved', 'curved'],
+  ]),
+  {
+    title: 'Against the clock',
+    about: 'Timing as a challenge, for a child who likes it; or never.',
+    choices: YES_NO,
+    get: ({ againstClock }) => yes(againstClock),
+    set: (settings, value) => ({ ...settings, againstClock: value === 'yes' }),
+  },
+  {
+    title: 'Name the nearest guess',
+    about: 'Everybody together; or the nearest one is named.',
+    choices: YES_NO,
+    get: ({ nameNearest }) => yes(nameNearest),
+    set: (settings, value) => ({ ...settings, nameNearest: value === 'yes' }),
+  },
+  field('units', 'Units', 'For the adult; children measure in cubes and hands.', [
+    ['metric', 'grams, centimeters'],
+    ['us', 'ounces, inches'],
+  ]),
+  field('paper', 'Paper', 'For everything that is printed.', [
+    ['a4', 'A4'],
+    ['letter', 'Letter'],
+  ]),
+];
+
+/** The household's choices. */
+@Component({
+  selector: 'gumo-household',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <h1>Household</h1>
+    @if (draft(); as settings) {
+      <form class="sheet" novalidate (submit)="keep($event)">
+        <label class="name" [class.wrong]="message()?.startsWith('name')">
+          Name
+          <input #name maxlength="60" [value]="settings.name" (input)="rename(name.value)" />
+        </label>
+        <ul>
+          @for (one of questions; track one.title) {
+            <li>
+              <span class="what">
+                <strong>{{ one.title }}</strong>
+                <span class="soft">{{ one.about }}</span>
+              </span>
+              <span class="choices" role="radiogroup" [attr.aria-label]="one.title">
+                @for (choice of one.choices; track choice[0]) {
+                  <button
+                    type="button"
+                    role="radio"
+                    [attr.aria-checked]="one.get(settings) === choice[0]"
+                    (click)="choose(one, choice[0])"
+                  >
+                    {{ choice[1] }}
+                  </button>
+                }
+              </span>
+            </li>
+          }
+        </ul>
+        @if (message(); as text) {
+          <p class="caution" role="alert">{{ text }}</p>
+        }
+        @if (kept()) {
+          <p class="soft" role="status">Kept.</p>
+        }
+        <div class="actions">
+          <button type="submit" class="button filled" [disabled]="!changed()">Keep</button>
+        </div>
+      </form>
+    }
+  `,
+  styleUrl: './household.scss',
+})
+export class Household {
+  private readonly store = inject(Store);
+  private readonly api = inject(Api);
+  private readonly household = this.store.selectSignal(householdFeature.selectHousehold);
+  protected readonly questions = QUESTIONS;
+  protected readonly draft = signal<Settings | null>(null);
+  protected readonly message = signal<string | null>(null);
+  protected readonly kept = signal(false);
+  protected readonly changed = computed(
+    () => JSON.stringify(this.draft()) !== JSON.stringify(this.household()),
+  );
+
+  constructor() {
+    effect(() => {
+      const household = this.household();
+      untracked(() => this.draft.set(household));
+    });
+  }
+
+  protected rename(name: string): void {
+    this.kept.set(false);
+    this.draft.update((draft) => draft && { ...draft, name });
+  }
+
+  protected choose(question: Question, value: string): void {
+    this.kept.set(false);
+    this.draft.update((draft) => draft && question.set(draft, value));
+  }
+
+  protected async keep(event: Event): Promise<void> {
+    event.preventDefault();
+    const checked = v.safeParse(HouseholdSchema, this.draft());
+    if (!checked.success) {
+      const [issue] = checked.issues;
+      this.message.set(`${v.getDotPath(issue) ?? 'This'} ${issue.message}`);
+      return;
+    }
+    try {
+      await this.api.send('PUT', '/household', checked.output, HouseholdSchema);
+      this.message.set(null);
+      this.kept.set(true);
+      this.store.dispatch(HouseholdActions.libraryChanged());
+    } catch (error) {
+      const late = error instanceof ApiProblem && error.status === 409;
+      this.message.set(
+        late
+          ? 'This was changed on another device. Reload, then change it again.'
+          : (error as Error).message,
+      );
+    }
+  }
+}
