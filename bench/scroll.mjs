@@ -1,4 +1,5 @@
 /** Long tasks while large lists are scrolled, from Chromium's own observer. */
+/* global window, PerformanceObserver, requestAnimationFrame */
 import { randomUUID } from 'node:crypto';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';

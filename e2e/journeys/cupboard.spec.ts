@@ -48,7 +48,7 @@ test('no small part comes near Ilse while she is here', async ({ page }) => {
   const needs = page.locator('.needs');
   await page.getByRole('button', { name: 'Ilse' }).click();
   await page.getByRole('button', { name: 'Mirela' }).click();
-  await expect(needs).toContainText('stays away — big beads');
+  await expect(needs).toContainText('stays away: big beads (small part)');
   await expect(page.locator('.caution')).toContainText('Small parts — Ilse');
   await expect(needs.locator('.thing').first()).not.toContainText('cork discs');
   await page.getByRole('button', { name: 'Ilse' }).click();

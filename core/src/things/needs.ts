@@ -83,7 +83,7 @@ export function unsafeBecause(thing: Thing, care: Care): string | null {
   if (!care.noSmallParts) return null;
   const large = thing.shape.kind === 'unknown' && LARGE_USES.includes(thing.use);
   if (large || smallPart(thing.shape) === 'neither') return null;
-  return smallPart(thing.shape) === 'small-ball' ? 'is a small ball' : 'is a small part';
+  return smallPart(thing.shape) === 'small-ball' ? 'small ball' : 'small part';
 }
 
 /** True when the thing may lie where these children are. */

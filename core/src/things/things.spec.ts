@@ -147,7 +147,7 @@ describe('stand-ins', () => {
     expect(line.thing).toBeNull();
     expect(line.short).toBe(55);
     expect(line.standIns).toEqual([]);
-    expect(line.away.map((one) => one.because)).toEqual(['is a small part']);
+    expect(line.away.map((one) => one.because)).toEqual(['small part']);
   });
 
   it('sum what is used up, and not what is used again', () => {

@@ -3,6 +3,12 @@ import type { Prompt } from '@gumo/core/activities';
 import { Counters } from './counters';
 import { NumeralCard } from './numeral-card';
 
+/** What is drawn for a prompt: things laid out, a card with a numeral, or nothing. */
+export const pictureOf = ({ kind, layout }: Prompt): 'counters' | 'card' | 'none' => {
+  if (kind === 'count' || kind === 'give' || layout !== null) return 'counters';
+  return kind === 'numeral' ? 'card' : 'none';
+};
+
 /** What should lie there for a prompt. */
 @Component({
   selector: 'gumo-prompt-picture',
@@ -40,9 +46,5 @@ import { NumeralCard } from './numeral-card';
 export class PromptPicture {
   readonly prompt = input.required<Prompt>();
   readonly seed = input('');
-  protected readonly look = computed(() => {
-    const { kind, layout } = this.prompt();
-    if (kind === 'count' || kind === 'give' || layout !== null) return 'counters';
-    return kind === 'numeral' ? 'card' : 'none';
-  });
+  protected readonly look = computed(() => pictureOf(this.prompt()));
 }

@@ -74,6 +74,8 @@ export class Activities {
   /** Children who take part, by id; nobody means everybody. */
   protected readonly who = signal<readonly string[]>([]);
   protected readonly withWhatIHave = signal(false);
+  /** On a narrow screen the filters are folded away, so that the list is seen. */
+  protected readonly open = signal(false);
   protected readonly skillTitle = computed(
     () => findSkill(this.filter().skillId ?? '')?.title ?? null,
   );

@@ -26,7 +26,7 @@ import { Clock } from '../../common/clock';
 import { Icon } from '../../common/icon';
 import { PegMark } from '../../common/peg-mark';
 import { listWords } from '../../common/words';
-import { PromptPicture } from '../../handling/prompt-picture';
+import { PromptPicture, pictureOf } from '../../handling/prompt-picture';
 import { OwnActivities, Tops } from '../../state/answers';
 import { childrenFeature } from '../../state/children';
 import { dayFeature, DayActions } from '../../state/day';
@@ -145,16 +145,25 @@ export class ActivityPage {
   });
   protected readonly clothes = computed(() => {
     const activity = this.activity();
-    const here = this.takers().length > 0 ? this.takers() : this.children();
-    return activity ? clothedIn(activity, here, this.things(), this.care()) : [];
+    if (!activity) return [];
+    const all = clothedIn(activity, this.takers(), this.things(), this.care());
+    const key = (one: (typeof all)[number]): string => `${one.child.id} ${one.interest}`;
+    return all.filter((one, i) => all.findIndex((other) => key(other) === key(one)) === i);
   });
-  /** How it looks laid out, for the largest range. */
+  /** How it looks laid out and what is asked, for the largest range. */
   protected readonly sample = computed(() => {
     const activity = this.activity();
     if (!activity) return null;
     const top = Math.max(...this.sizes().tops);
     const prompts = promptsOf(activity, top, activity.capture, ['speaks']);
-    return prompts[Math.floor(prompts.length / 2)] ?? null;
+    const drawn = prompts.filter((one) => pictureOf(one) !== 'none');
+    const from = drawn.length > 0 ? drawn : prompts;
+    return from[Math.floor(from.length / 2)] ?? null;
+  });
+
+  protected readonly isDrawn = computed(() => {
+    const sample = this.sample();
+    return sample !== null && pictureOf(sample) !== 'none';
   });
 
   constructor() {
@@ -181,11 +190,9 @@ export class ActivityPage {
     }
   }
 
-  /** "big beads and cork discs (small parts)". */
+  /** "big beads (small part) and cork discs (small part)". */
   protected awayWords(line: NeedLine): string {
-    const names = listWords(line.away.map((one) => one.thing.name));
-    const reasons = [...new Set(line.away.map((one) => one.because))];
-    return `${names}: ${listWords(reasons)}`;
+    return listWords(line.away.map((one) => `${one.thing.name} (${one.because})`));
   }
 
   protected toggle(childId: string): void {

@@ -41,7 +41,9 @@ import { DayActions, dayFeature } from '../../state/day';
                     }}
                   </span>
                   @for (one of line.away.slice(0, 1); track one.thing.id) {
-                    <span class="hint soft"> {{ one.thing.name }} {{ one.because }} </span>
+                    <span class="hint soft">
+                      {{ one.thing.name }} stays away ({{ one.because }})
+                    </span>
                   }
                 } @else if (!line.thing) {
                   <span class="soft hint">
