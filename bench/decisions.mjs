@@ -9,13 +9,15 @@ import { addDays } from '@gumo/core/vocabulary';
 import { table } from './lib.mjs';
 
 const LEARNERS = 4000;
-const STEADY = 3000;
+const STEADY = 10_000;
 const SKILL = skillOf('bond-5');
 const GUESS = 0.05;
 const CEILING = 0.95;
 const DAY_SD = 0.5;
 const DIFFICULTY_SD = 0.4;
 const MOST_SITTINGS = 20;
+/** A steady learner is followed this far: about ten sittings. */
+const MOST_TRIES = 60;
 const FIRST_DAY = '2026-01-05';
 
 const logistic = (x) => 1 / (1 + Math.exp(-x));
@@ -51,8 +53,11 @@ const CUSTOMARY = {
   },
 };
 
+const EVERY_TRY = 'the rule after every try';
+
 /**
  * One learner: sittings of four to eight tries, each choosing what to ask as the application does.
+ * A steady one has two outcomes only, as the sequential test has.
  * Says for every rule when it first called the skill known, and how far the child was then.
  */
 function learn(seed, { theta: start, grows, steady }) {
@@ -88,7 +93,7 @@ function learn(seed, { theta: start, grows, steady }) {
       const { itemId } = nextPrompt(pool, state, asked, on, `${seed}/${t}`, t === count - 1);
       const index = SKILL.items.findIndex((item) => item.id === itemId);
       const own = random() < chance(theta + mood, difficulties[index]);
-      const outcome = own ? 'own' : random() < 0.6 ? 'help' : 'not-yet';
+      const outcome = own ? 'own' : !steady && random() < 0.6 ? 'help' : 'not-yet';
       asked.push({ key: itemId, outcome });
       tries.push({ own, day });
       state = fold(state, {
@@ -112,6 +117,7 @@ function learn(seed, { theta: start, grows, steady }) {
           record: { kind: 'note', words: '' },
         },
       }).state;
+      if (steady && standingOf(SKILL, state, on) === 'secure') note(EVERY_TRY);
       for (const [name, rule] of Object.entries(CUSTOMARY)) if (rule(tries)) note(name);
     }
     if (standingOf(SKILL, state, on) === 'secure') note('the rule');
@@ -157,6 +163,18 @@ function wald(alpha, beta) {
   return wanted / tells;
 }
 
+/** Errors and tries of a rule on steady learners, with Wald's bound for the same errors. */
+function besideWald(name, low, high) {
+  const callIn = (one) => (one.called[name]?.tries <= MOST_TRIES ? one.called[name].tries : null);
+  const share = (learners, test) => Math.max(0.5, learners.filter(test).length) / STEADY;
+  const alpha = share(low, (one) => callIn(one) !== null);
+  const beta = share(high, (one) => callIn(one) === null);
+  const used = mean(high.map((one) => callIn(one) ?? MOST_TRIES));
+  const bound = wald(alpha, beta);
+  const ratio = (used / bound).toFixed(2);
+  return [percent(alpha), percent(beta), used.toFixed(1), bound.toFixed(1), ratio];
+}
+
 function row(name, title, learners) {
   const made = learners.flatMap((one) =>
     one.called[name] ? [{ ...one, at: one.called[name] }] : [],
@@ -178,12 +196,11 @@ export async function decisions() {
     ...Object.keys(CUSTOMARY).map((name) => row(name, name, learners)),
     row('the rule', 'the rule, slow learners', many(LEARNERS, 1000, slow)),
   ];
-  const low = many(STEADY, 50_000, steadyAt(0.65));
-  const high = many(STEADY, 90_000, steadyAt(0.85));
-  const alpha = Math.max(0.5, low.filter((one) => one.called['the rule']).length) / STEADY;
-  const beta = Math.max(0.5, high.filter((one) => !one.called['the rule']).length) / STEADY;
-  const used = mean(high.map((one) => one.called['the rule']?.tries ?? one.tries));
-  const bound = wald(alpha, beta);
+  const [low, high] = [50_000, 90_000].map((seed, i) =>
+    many(STEADY, seed, steadyAt([0.65, 0.85][i])),
+  );
+  const everyTry = besideWald(EVERY_TRY, low, high);
+  const everySitting = besideWald('the rule', low, high);
   return [
     '## Decisions',
     '',
@@ -200,6 +217,14 @@ export async function decisions() {
       ...rows,
     ]),
     '',
-    `Beside the best possible sequential test (Wald 1945), on ${STEADY.toLocaleString('en')} steady learners each at M = 0.65 and 0.85, for the rule’s own measured errors (α ${percent(alpha)}, β ${percent(beta)}): ${used.toFixed(1)} tries against ${bound.toFixed(1)}, ratio ${(used / bound).toFixed(2)}. Goal: at most 1.15, not reached in this comparison: it lets a learner who never changes be looked at after each of twenty sittings, and every look may err, while the bound may stop after any single try and knows that nothing changes. The rule lets old evidence fade because children do change; it asks for two days and for three items in five.`,
+    `Beside the best possible sequential test (Wald 1945) at the rule’s own measured errors, on ${STEADY.toLocaleString('en')} steady learners each at M = 0.65 and 0.85, followed for ${MOST_TRIES} tries. Like the test they have two outcomes (on own, not yet), and no good or bad days. Goal: at most 1.15 times the tries, asking the rule after every try as the test is; just missed.`,
+    '',
+    table([
+      ['', 'called at M = 0.65', 'not called at M = 0.85', 'tries', 'Wald’s bound', 'ratio'],
+      ['after every try', ...everyTry],
+      ['at the end of a sitting, as in use', ...everySitting],
+    ]),
+    '',
+    'Errors add up with the tries: a child who stays at 0.65 is called sooner or later by any rule that lets old evidence fade, and this one does so because children change. With help, which the rule reads more mildly than not yet, and no test of two outcomes knows, that comes sooner.',
   ].join('\n');
 }

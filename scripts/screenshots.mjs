@@ -34,6 +34,12 @@ async function openTab(page, name, tab) {
   await page.waitForLoadState('networkidle');
 }
 
+async function openPlace(page, place, ready) {
+  await page.getByRole('link', { name: place, exact: true }).click();
+  await page.locator(ready).first().waitFor();
+  await page.waitForLoadState('networkidle');
+}
+
 /** [file, size, theme, what to do first] */
 const VIEWS = [
   ['today', DESK, 'light', async (page) => void (await page.getByRole('checkbox').nth(1).click())],
@@ -67,6 +73,20 @@ const VIEWS = [
       await page.getByRole('slider', { name: 'Say' }).waitFor();
     },
   ],
+  ['activities', DESK, 'light', (page) => openPlace(page, 'Activities', '.list a')],
+  [
+    'activity',
+    DESK,
+    'light',
+    async (page) => {
+      await openPlace(page, 'Activities', '.list a');
+      await page.getByRole('link', { name: /Counters under cards/ }).click();
+      await page.getByRole('button', { name: /Kofi/ }).click();
+      await page.getByText(/= 55/).waitFor();
+    },
+  ],
+  ['cupboard', DESK, 'light', (page) => openPlace(page, 'Cupboard', 'gumo-cupboard .row')],
+  ['cupboard-phone', PHONE, 'light', (page) => openPlace(page, 'Cupboard', 'gumo-cupboard .row')],
   ['children', DESK, 'light', (page) => page.getByRole('link', { name: 'Children' }).click()],
 ];
 

@@ -2,7 +2,9 @@ import type { Activity } from '../vocabulary/index.js';
 import { PARTS } from './library-parts.js';
 import { SET_OUT_COUNT } from './library-set-out-count.js';
 import { SET_OUT_MEASURE } from './library-set-out-measure.js';
+import { SET_OUT_SORT } from './library-set-out-sort.js';
 import { SET_OUT } from './library-set-out.js';
+import { TABLE_GROUPS } from './library-table-groups.js';
 import { TABLE_NUMBERS } from './library-table-numbers.js';
 import { TABLE_SUMS } from './library-table-sums.js';
 import { TABLE } from './library-table.js';
@@ -15,11 +17,13 @@ export const LIBRARY: readonly Activity[] = [
   ...WOVEN_MORE,
   ...SET_OUT,
   ...SET_OUT_COUNT,
+  ...SET_OUT_SORT,
   ...SET_OUT_MEASURE,
   ...TABLE,
   ...PARTS,
   ...TABLE_NUMBERS,
   ...TABLE_SUMS,
+  ...TABLE_GROUPS,
 ];
 
 const byId = new Map(LIBRARY.map((activity) => [activity.id, activity]));

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, input } from '@angular/core';
 
-/** A card with one numeral, as it would be held up. */
+/** A card with one numeral, as it would be held up; `--card-height` sets its size. */
 @Component({
   selector: 'gumo-numeral-card',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -10,20 +10,19 @@ import { ChangeDetectionStrategy, Component, input } from '@angular/core';
       display: inline-flex;
       align-items: center;
       justify-content: center;
-      inline-size: 150px;
-      block-size: 190px;
+      --height: var(--card-height, 190px);
+      inline-size: calc(0.79 * var(--height));
+      block-size: var(--height);
       border-radius: 14px;
       border: 2px solid var(--line);
       background: var(--card);
       color: #1e2f33;
-      font-size: 116px;
+      font-size: calc(0.61 * var(--height));
       line-height: 1;
     }
     @media (max-width: 700px) {
       :host {
-        inline-size: 108px;
-        block-size: 132px;
-        font-size: 84px;
+        --height: var(--card-height, 132px);
       }
     }
   `,

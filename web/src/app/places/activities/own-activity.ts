@@ -53,6 +53,16 @@ const STEP_WORDS: Record<(typeof STEP_KINDS)[number], string> = {
   stop: 'Stop',
 };
 const WAYS = ['led', 'presented', 'left-out'] as const;
+const NOTES = [
+  [
+    { key: 'easier', words: 'Easier', most: 200 },
+    { key: 'harder', words: 'Harder', most: 200 },
+  ],
+  [
+    { key: 'watchFor', words: 'Watch for', most: 300 },
+    { key: 'makeIt', words: 'Make it', most: 300 },
+  ],
+] as const;
 const EXAMPLE = { tops: [5, 10] };
 
 const EMPTY: Omit<Draft, 'id'> = {
@@ -152,6 +162,7 @@ export class OwnActivityForm {
   protected readonly hazards = HAZARDS;
   protected readonly stepKinds = STEP_KINDS;
   protected readonly stepWords = STEP_WORDS;
+  protected readonly notes = NOTES;
   protected readonly quantityWords = QUANTITY_WORDS;
   protected readonly choices = Object.keys(QUANTITY_WORDS) as QuantityChoice[];
   protected readonly allSkills = SKILLS;
@@ -198,6 +209,10 @@ export class OwnActivityForm {
 
   protected set(change: Partial<Draft>): void {
     this.draft.update((draft) => ({ ...draft, ...change }));
+  }
+
+  protected setNote(key: (typeof NOTES)[number][number]['key'], text: string): void {
+    this.set({ [key]: text });
   }
 
   protected setBand(value: string): void {

@@ -44,13 +44,23 @@ export class Cupboard {
   protected readonly failure = computed(() => this.message() ?? this.loadFailure());
   private readonly week = signal<readonly NeedLine[]>([]);
 
+  /** How many more of a thing this week asks for, by its id. */
+  private readonly wanted = computed(
+    () =>
+      new Map(
+        this.short().flatMap(({ thing, short }) => (thing ? [[thing.id, short] as const] : [])),
+      ),
+  );
+  /** What is found, with what is low or gone on top. */
   protected readonly shown = computed(() => {
     const words = this.text().toLowerCase().split(/\s+/).filter(Boolean);
-    return this.things().filter((thing) => {
+    const found = this.things().filter((thing) => {
       const all =
         `${thing.name} ${thing.use} ${thing.box} ${thing.interests.join(' ')}`.toLowerCase();
       return words.every((word) => all.includes(word));
     });
+    const isLow = (thing: Thing): boolean => this.lowWords(thing) !== '';
+    return [...found.filter(isLow), ...found.filter((thing) => !isLow(thing))];
   });
   protected readonly short = computed(() => this.week().filter((line) => line.short > 0));
   protected readonly unlisted = computed(() =>
@@ -70,6 +80,13 @@ export class Cupboard {
       this.things();
       void this.loadWeek(this.clock.today());
     });
+  }
+
+  /** "2 short this week", "none left", or empty. */
+  protected lowWords(thing: Thing): string {
+    const short = this.wanted().get(thing.id);
+    if (short !== undefined) return `${short} short this week`;
+    return thing.count === 0 ? 'none left' : '';
   }
 
   private async loadWeek(from: string): Promise<void> {
