@@ -113,7 +113,7 @@ function plainRecord(prompt: Prompt, value: number | null): CaptureRecord {
     case 'add':
       return {
         kind,
-        addends: form === 'minus' ? [a, -b] : [...parts],
+        addends: addends(prompt),
         answer: value,
         way: null,
         sentenceRight: null,
@@ -146,6 +146,13 @@ function plainRecord(prompt: Prompt, value: number | null): CaptureRecord {
     default:
       return { kind: 'note', words: '' };
   }
+}
+
+/** What is added up; a missing addend is what the whole is without the other: 5 - 3 for 3 + ? = 5. */
+function addends({ skillId, form, parts }: Prompt): number[] {
+  const [a = 0, b = 0] = parts;
+  if (skillId === 'sentence-gap') return [a + b, -a];
+  return form === 'minus' ? [a, -b] : [...parts];
 }
 
 function comparing(skillId: string): 'difference' | 'sign' | 'more' {
