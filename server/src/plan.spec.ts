@@ -1,0 +1,144 @@
+import { randomUUID } from 'node:crypto';
+import type { Child, DaySheet, Household, PlanEntry } from '@gumo/core/vocabulary';
+import { TODAY, type World, aChild, aSitting, openWorld } from './testing/world.js';
+
+interface ProblemBody {
+  readonly errors: { field: string; message: string }[];
+}
+interface DayBody {
+  readonly sheet: DaySheet;
+  readonly entries: PlanEntry[];
+  readonly noSmallParts: string[];
+  readonly open: unknown[];
+}
+
+describe('the plan over HTTP', () => {
+  let world: World;
+  let child: Child;
+  let momentId: string;
+
+  beforeAll(async () => {
+    world = await openWorld();
+    child = (await world.ask('POST', '/children', aChild())).body;
+    const household: Household = (await world.ask('GET', '/household')).body;
+    momentId = household.moments[0]!.id;
+  });
+  afterAll(() => world.close());
+
+  const draft = (more: object = {}): object => ({
+    id: randomUUID(),
+    day: TODAY,
+    momentId,
+    activityId: 'handfuls',
+    takers: [{ childId: child.id, top: 5 }],
+    minutes: 5,
+    with: '',
+    ...more,
+  });
+  const theDay = async (day = TODAY): Promise<DayBody> =>
+    (await world.ask('GET', `/days/${day}`)).body;
+
+  it('takes an entry, changes it, and takes it out, each with its version', async () => {
+    const posted = await world.ask('POST', '/plan', draft());
+    expect(posted.status).toBe(201);
+    const entry = posted.body as PlanEntry;
+    expect([entry.state, entry.version]).toEqual(['planned', 1]);
+
+    const changed = await world.ask('PUT', `/plan/${entry.id}`, { ...entry, minutes: 9 });
+    expect(changed.status).toBe(200);
+    expect((changed.body as PlanEntry).version).toBe(2);
+    expect((await theDay()).entries).toEqual([changed.body]);
+
+    const late = await world.ask('PUT', `/plan/${entry.id}`, { ...entry, minutes: 2 });
+    expect(late.status).toBe(409);
+    expect((await world.ask('DELETE', `/plan/${entry.id}?version=1`)).status).toBe(409);
+    expect((await theDay()).entries.length).toBe(1);
+    expect((await world.ask('DELETE', `/plan/${entry.id}?version=2`)).status).toBe(204);
+    expect((await world.ask('DELETE', `/plan/${entry.id}?version=2`)).status).toBe(404);
+    expect((await theDay()).entries).toEqual([]);
+  });
+
+  it('names what it does not know', async () => {
+    const cases: [object, string][] = [
+      [draft({ activityId: 'juggling' }), 'activityId'],
+      [draft({ momentId: 'midnight' }), 'momentId'],
+      [draft({ takers: [{ childId: randomUUID(), top: 5 }] }), 'takers.0.childId'],
+      [draft({ day: '2026-02-30' }), 'day'],
+      [draft({ minutes: -1 }), 'minutes'],
+      [draft({ minutes: 'five' }), 'minutes'],
+    ];
+    for (const [body, field] of cases) {
+      const answer = await world.ask('POST', '/plan', body);
+      expect([400, 422]).withContext(field).toContain(answer.status);
+      expect((answer.body as ProblemBody).errors[0]!.field).toBe(field);
+    }
+    expect((await theDay()).entries).toEqual([]);
+    const other = await world.ask('PUT', `/plan/${randomUUID()}`, {
+      ...draft(),
+      state: 'planned',
+      version: 1,
+    });
+    expect((other.body as ProblemBody).errors[0]!.field).toBe('id');
+  });
+
+  it('keeps who is away, for that day only', async () => {
+    const { sheet } = await theDay();
+    const answer = await world.ask('PUT', `/days/${TODAY}`, { ...sheet, away: [child.id] });
+    expect(answer.status).toBe(200);
+    expect((await theDay()).sheet.away).toEqual([child.id]);
+    expect((await theDay('2026-03-11')).sheet.away).toEqual([]);
+    const wrongDay = await world.ask('PUT', '/days/2026-03-12', sheet);
+    expect((wrongDay.body as ProblemBody).errors[0]!.field).toBe('day');
+    await world.ask('PUT', `/days/${TODAY}`, sheet);
+  });
+
+  it('says who must not meet small parts: under three, or mouthing things (common rule)', async () => {
+    // Parts for children under three: 16 CFR 1501; the day of the third birthday is the first without.
+    const young = (await world.ask('POST', '/children', aChild({ birthDate: '2023-03-11' })))
+      .body as Child;
+    const three = (await world.ask('POST', '/children', aChild({ birthDate: '2023-03-10' })))
+      .body as Child;
+    const mouths = (
+      await world.ask(
+        'POST',
+        '/children',
+        aChild({ cautions: { mouths: true, allergies: [], note: '' } }),
+      )
+    ).body as Child;
+    const careful = (await theDay()).noSmallParts;
+    expect(careful).toContain(young.id);
+    expect(careful).toContain(mouths.id);
+    expect(careful).not.toContain(three.id);
+    expect((await theDay('2026-03-11')).noSmallParts).not.toContain(young.id);
+  });
+
+  it('suggests something for a child in nothing, and nothing for one who is planned', async () => {
+    const suggested = async (): Promise<string[]> => {
+      const answer = await world.ask('GET', `/days/${TODAY}/suggestions`);
+      return (answer.body as { childId: string }[]).map((one) => one.childId);
+    };
+    expect(await suggested()).toContain(child.id);
+    const entry = (await world.ask('POST', '/plan', draft())).body as PlanEntry;
+    expect(await suggested()).not.toContain(child.id);
+    await world.ask('DELETE', `/plan/${entry.id}?version=1`);
+  });
+
+  it('offers each child a range of the activity, and knows no other activity', async () => {
+    const answer = await world.ask('GET', `/days/${TODAY}/tops/handfuls`);
+    const tops = answer.body as { childId: string; top: number }[];
+    expect(tops.find((one) => one.childId === child.id)?.top).toBe(3);
+    expect((await world.ask('GET', `/days/${TODAY}/tops/juggling`)).status).toBe(404);
+  });
+
+  it('shows a sitting that was begun until it has ended', async () => {
+    const sitting = aSitting(child.id);
+    expect((await world.ask('PUT', `/sittings/${sitting.id}`, sitting)).status).toBeLessThan(300);
+    expect((await theDay()).open.length).toBe(1);
+    const ended = await world.ask('POST', `/sittings/${sitting.id}/end`, {
+      endedAt: `${TODAY}T09:09:00.000Z`,
+      mood: 'calm',
+    });
+    expect(ended.status).withContext(JSON.stringify(ended.body)).toBeLessThan(300);
+    expect((await theDay()).open).toEqual([]);
+  });
+});
