@@ -1,0 +1,198 @@
+import { TestBed } from '@angular/core/testing';
+import type { Kit, Thing } from '@gumo/core/vocabulary';
+import { ApiProblem } from '../../common/api';
+import { Place, TODAY, aThing, id } from '../../testing/place';
+import { Cupboard } from './cupboard';
+import { Kits } from './kits';
+import { ThingRow } from './thing-row';
+
+const discs = aThing(1, 'cork discs');
+const cups = aThing(2, 'egg cups', { use: 'cup', count: 10, shape: { kind: 'unknown' } });
+const bowls = aThing(3, 'bowls', { use: 'bowl', count: 0, shape: { kind: 'unknown' } });
+const needsCups = {
+  key: 'cup',
+  use: 'cup',
+  words: 'cups in a box',
+  count: 12,
+  sum: '12',
+  wish: null,
+  consumable: false,
+  thing: cups,
+  has: 10,
+  short: 2,
+  standIns: [{ thing: bowls, has: 4, because: 'enough of them' }],
+  away: [],
+  for: ['Land in a cup'],
+};
+
+describe('the cupboard', () => {
+  it('puts what is short this week and what is gone on top', async () => {
+    const place = await Place.open(Cupboard, {
+      things: [discs, cups, bowls],
+      answers: { '/needs': [needsCups] },
+    });
+    expect(place.all('.row .name')).toEqual([
+      'egg cups 2 short this week',
+      'bowls none left',
+      'cork discs',
+    ]);
+    expect(place.text).toContain('bowls would do: enough of them');
+  });
+
+  it('finds by every word, in what, use, box and interests', async () => {
+    const place = await Place.open(Cupboard, { things: [discs, cups, bowls] });
+    const search = place.find<HTMLInputElement>('input[type=search]');
+    for (const [words, names] of [
+      ['DISCS box', ['cork discs']],
+      ['cup', ['egg cups']],
+      ['cup disc', []],
+    ] as const) {
+      search.value = words;
+      search.dispatchEvent(new Event('input'));
+      await place.settle();
+      expect(place.all('.row .name'))
+        .withContext(words)
+        .toEqual([...names]);
+    }
+  });
+
+  it('says of pasted lines what was read and what was not, and adds only the good ones', async () => {
+    const place = await Place.open(Cupboard);
+    await place.click(/Paste a list/);
+    const lines = place.find<HTMLTextAreaElement>('textarea');
+    lines.value = '24 cork discs blue, 30 mm, box 3\nsome beads';
+    lines.dispatchEvent(new Event('input'));
+    await place.settle();
+    expect(place.all('.read .fault').length).toBe(1);
+    await place.click('Add 1 thing');
+    expect(place.sent.map((one) => one.path)).toEqual(['/things/batch']);
+    const { rows } = place.sent[0]!.body as { rows: Thing[] };
+    expect(rows.map((one) => [one.count, one.name, one.box])).toEqual([
+      [24, 'cork discs', 'box 3'],
+    ]);
+  });
+
+  it('opens a new thing in the list and closes it again', async () => {
+    const place = await Place.open(Cupboard);
+    expect(place.text).toContain('What you have to count');
+    await place.click(/Add a thing/);
+    expect(place.element.querySelector('gumo-thing-row')).not.toBeNull();
+    await place.click('Cancel');
+    expect(place.element.querySelector('gumo-thing-row')).toBeNull();
+  });
+});
+
+describe('a thing in its place', () => {
+  const open = (thing: Thing, isNew = false, refusal?: ApiProblem) =>
+    Place.open(ThingRow, { inputs: { thing, isNew }, ...(refusal ? { refusal } : {}) });
+
+  it('keeps what was changed, with the version it was read with', async () => {
+    const place = await open(discs);
+    await place.fill(/^How many/, '55');
+    await place.fill(/^Colors/, '24 blue, 31 orange, nonsense');
+    await place.fill(/^Likes/, 'snails, , drums');
+    await place.submit();
+    expect(place.sent[0]!.method).toBe('PUT');
+    expect(place.sent[0]!.body).toEqual({
+      ...discs,
+      count: 55,
+      colors: [
+        { count: 24, name: 'blue' },
+        { count: 31, name: 'orange' },
+      ],
+      interests: ['snails', 'drums'],
+    });
+  });
+
+  it('tells at once whether it is a small part, from its measures', async () => {
+    const place = await open(discs);
+    const before = place.find('.verdict').textContent;
+    await place.fill(/across, mm/, '20');
+    expect(place.find('.verdict').textContent).not.toBe(before);
+    expect(place.find('.verdict').textContent).toContain('not with children under three');
+  });
+
+  it('asks for the measures of another shape', async () => {
+    const place = await open(discs);
+    await place.fill(/^Shape/, 'block');
+    expect(place.all('label.narrow').filter((words) => words.includes('mm')).length).toBe(3);
+    await place.fill(/^Shape/, 'unknown');
+    expect(place.all('label.narrow').filter((words) => words.includes('mm')).length).toBe(0);
+  });
+
+  it('names the wrong field and sends nothing', async () => {
+    const place = await open({ ...discs, name: '' }, true);
+    await place.submit();
+    expect(place.find('[role=alert]').textContent).toContain('name must not be empty');
+    expect(place.sent).toEqual([]);
+  });
+
+  it('keeps what was written when another device was first', async () => {
+    const place = await open(discs, false, new ApiProblem(409, 'outdated'));
+    await place.fill(/^What/, 'cork rounds');
+    await place.submit();
+    expect(place.find('[role=alert]').textContent).toContain('changed on another device');
+    expect(place.find<HTMLInputElement>('input.name').value).toBe('cork rounds');
+  });
+});
+
+describe('kits', () => {
+  const kit: Kit = {
+    id: id(20),
+    title: 'Table box',
+    activityId: null,
+    contents: [
+      { thingId: discs.id, count: 10 },
+      { thingId: cups.id, count: 4 },
+    ],
+    changedOn: '2026-02-10',
+    changeAfterWeeks: 4,
+    checked: null,
+    version: 3,
+  };
+  const open = (one: Kit = kit) =>
+    Place.open(Kits, { things: [discs, cups], answers: { '/kits': [one] } });
+
+  it('tell what is in them, and when it is time to change that', async () => {
+    // 10 February to 10 March 2026 is 28 days, four weeks.
+    const place = await open();
+    expect(place.text).toContain('10 cork discs, 4 egg cups');
+    expect(place.text).toContain('time to change what is in it');
+    TestBed.resetTestingModule();
+    const fresh = await open({ ...kit, changedOn: '2026-02-11' });
+    expect(fresh.text).not.toContain('time to change');
+    TestBed.resetTestingModule();
+    const never = await open({ ...kit, changeAfterWeeks: 0 });
+    expect(never.text).not.toContain('time to change');
+  });
+
+  it('are checked before and after, and keep what is missing', async () => {
+    const place = await open();
+    await place.click('Check');
+    await place.fill(/of 10 cork discs/, '8');
+    await place.click('After');
+    expect(place.sent[0]!.body).toEqual({
+      ...kit,
+      checked: { day: TODAY, when: 'after', missing: [{ thingId: discs.id, count: 2 }] },
+    });
+  });
+
+  it('begin their weeks anew only when what is in them changes', async () => {
+    const place = await open();
+    await place.click('Change');
+    await place.fill(/^Name/, 'Window box');
+    await place.click('Keep');
+    expect((place.sent[0]!.body as Kit).changedOn).toBe('2026-02-10');
+    await place.click('Change');
+    await place.fill(/cork discs$/, '12');
+    await place.click('Keep');
+    expect((place.sent[1]!.body as Kit).changedOn).toBe(TODAY);
+  });
+
+  it('are unpacked with their version', async () => {
+    const place = await open();
+    await place.click('Change');
+    await place.click('Unpack');
+    expect(place.sent[0]!.path).toBe(`/kits/${kit.id}?version=3`);
+  });
+});

@@ -1,0 +1,167 @@
+import { type Type, provideZonelessChangeDetection, signal } from '@angular/core';
+import { type ComponentFixture, TestBed } from '@angular/core/testing';
+import { provideRouter } from '@angular/router';
+import { LIBRARY } from '@gumo/core/activities';
+import { type Child, type Thing, newHousehold } from '@gumo/core/vocabulary';
+import { Store, provideState, provideStore } from '@ngrx/store';
+import * as v from 'valibot';
+import { Api, type ApiProblem } from '../common/api';
+import { Clock } from '../common/clock';
+import { ChildrenActions, childrenFeature } from '../state/children';
+import { dayFeature } from '../state/day';
+import { HouseholdActions, householdFeature } from '../state/household';
+import { runFeature } from '../state/run';
+import { ThingsActions, thingsFeature } from '../state/things';
+
+export const TODAY = '2026-03-10';
+const ID = '00000000-0000-4000-8000-0000000000';
+export const id = (n: number): string => `${ID}${String(n).padStart(2, '0')}`;
+
+export const aChild = (n: number, name: string, more: Partial<Child> = {}): Child => ({
+  id: id(n),
+  name,
+  birthDate: '2021-05-01',
+  mark: { shape: 'leaf', color: 'moss' },
+  interests: [],
+  cautions: { mouths: false, allergies: [], note: '' },
+  answerModes: ['speaks'],
+  policy: 'middle',
+  archived: false,
+  version: 1,
+  ...more,
+});
+
+export const aThing = (n: number, name: string, more: Partial<Thing> = {}): Thing => ({
+  id: id(n),
+  name,
+  use: 'counter',
+  count: 40,
+  colors: [],
+  alike: true,
+  shape: { kind: 'disc', diameterMm: 60, thicknessMm: 8 },
+  box: 'box 3',
+  consumable: false,
+  interests: [],
+  hazards: [],
+  version: 1,
+  ...more,
+});
+
+export interface Sent {
+  readonly method: string;
+  readonly path: string;
+  readonly body: unknown;
+}
+
+interface Setting {
+  /** What the server answers to a read, by the path without what follows a question mark. */
+  readonly answers?: Readonly<Record<string, unknown>>;
+  readonly inputs?: Readonly<Record<string, unknown>>;
+  readonly children?: readonly Child[];
+  readonly things?: readonly Thing[];
+  /** What the server says to every write instead of taking it. */
+  readonly refusal?: ApiProblem;
+}
+
+/** A place on screen, with the household's server played by a list of answers. */
+export class Place<T> {
+  readonly sent: Sent[] = [];
+  private constructor(readonly fixture: ComponentFixture<T>) {}
+
+  static async open<T>(type: Type<T>, setting: Setting = {}): Promise<Place<T>> {
+    const sent: Sent[] = [];
+    const api: Pick<Api, 'get' | 'send'> = {
+      get: async (path, schema) =>
+        v.parse(schema, setting.answers?.[path.split('?')[0] ?? ''] ?? []),
+      send: async (method, path, body, schema) => {
+        sent.push({ method, path, body });
+        if (setting.refusal) throw setting.refusal;
+        return v.parse(schema, method === 'DELETE' ? null : body);
+      },
+    };
+    const clock = {
+      today: signal(TODAY),
+      now: signal(new Date(`${TODAY}T09:00:00`)),
+      instant: () => `${TODAY}T09:00:00.000Z`,
+    };
+    TestBed.configureTestingModule({
+      providers: [
+        provideZonelessChangeDetection(),
+        provideRouter([]),
+        provideStore(),
+        ...[householdFeature, childrenFeature, dayFeature, runFeature, thingsFeature].map((one) =>
+          provideState(one as typeof householdFeature),
+        ),
+        { provide: Api, useValue: api },
+        { provide: Clock, useValue: clock },
+      ],
+    });
+    const store = TestBed.inject(Store);
+    const household = newHousehold(id(99), 'Spindle Cottage');
+    store.dispatch(HouseholdActions.loaded({ household, activities: [...LIBRARY] }));
+    store.dispatch(ChildrenActions.loaded({ children: [...(setting.children ?? [])] }));
+    store.dispatch(ThingsActions.loaded({ things: [...(setting.things ?? [])] }));
+    const fixture = TestBed.createComponent(type);
+    for (const [name, value] of Object.entries(setting.inputs ?? {})) {
+      fixture.componentRef.setInput(name, value);
+    }
+    const place = new Place(fixture);
+    Object.assign(place, { sent });
+    await place.settle();
+    return place;
+  }
+
+  /** Waits until answers have come and the screen shows them. */
+  async settle(): Promise<void> {
+    await this.fixture.whenStable();
+    await Promise.resolve();
+    await this.fixture.whenStable();
+  }
+
+  get element(): HTMLElement {
+    return this.fixture.nativeElement as HTMLElement;
+  }
+
+  /** Everything that can be read, with single spaces. */
+  get text(): string {
+    return (this.element.textContent ?? '').replace(/\s+/g, ' ').trim();
+  }
+
+  all(selector: string): string[] {
+    return [...this.element.querySelectorAll(selector)].map((one) =>
+      (one.textContent ?? '').replace(/\s+/g, ' ').trim(),
+    );
+  }
+
+  find<E extends HTMLElement>(selector: string, words?: RegExp | string): E {
+    const found = [...this.element.querySelectorAll<E>(selector)].find((one) => {
+      const label = `${one.getAttribute('aria-label') ?? ''} ${one.textContent ?? ''}`;
+      if (words === undefined) return true;
+      const said = label.replace(/\s+/g, ' ').trim();
+      return typeof words === 'string' ? said === words : words.test(said);
+    });
+    if (!found) throw new Error(`no ${selector} ${String(words ?? '')} in: ${this.text}`);
+    return found;
+  }
+
+  async click(words: RegExp | string, selector = 'button'): Promise<void> {
+    this.find(selector, words).click();
+    await this.settle();
+  }
+
+  /** Writes into the field of a label, or chooses in it. */
+  async fill(label: RegExp, value: string): Promise<void> {
+    const field = this.find('label', label).querySelector<HTMLInputElement>(
+      'input, textarea, select',
+    );
+    if (!field) throw new Error(`no field in ${String(label)}`);
+    field.value = value;
+    for (const event of ['input', 'change']) field.dispatchEvent(new Event(event));
+    await this.settle();
+  }
+
+  async submit(): Promise<void> {
+    this.find('form').dispatchEvent(new Event('submit', { cancelable: true }));
+    await this.settle();
+  }
+}
