@@ -1,0 +1,95 @@
+import fc from 'fast-check';
+import * as v from 'valibot';
+import { addDays, daysBetween, newHousehold } from '../vocabulary/index.js';
+import { FORMAT, FORMAT_VERSION, HouseholdFile, shiftTo } from './index.js';
+
+const id = (n: number): string => `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
+const file: HouseholdFile = {
+  format: FORMAT,
+  version: FORMAT_VERSION,
+  day: '2026-03-10',
+  household: newHousehold(id(1), 'Spindle Cottage'),
+  children: [
+    {
+      id: id(2),
+      name: 'Wren',
+      birthDate: '2022-02-28',
+      mark: { shape: 'leaf', color: 'moss' },
+      interests: [],
+      cautions: { mouths: false, allergies: [], note: '' },
+      answerModes: ['speaks'],
+      policy: 'middle',
+      archived: false,
+      version: 1,
+    },
+  ],
+  things: [],
+  activities: [],
+  songs: [],
+  kits: [
+    {
+      id: id(3),
+      title: 'Table box',
+      activityId: null,
+      contents: [],
+      changedOn: '2026-02-20',
+      changeAfterWeeks: 4,
+      checked: { day: '2026-03-01', when: 'after', missing: [] },
+      version: 1,
+    },
+  ],
+  sittings: [
+    {
+      id: id(4),
+      activityId: 'handfuls',
+      planEntryId: null,
+      day: '2026-03-09',
+      startedAt: '2026-03-09T09:00:00.000Z',
+      endedAt: null,
+      mood: null,
+      takers: [{ childId: id(2), top: 5 }],
+    },
+  ],
+  observations: [],
+  voidings: [],
+  words: [],
+  pegs: [],
+  plan: [],
+  days: [{ day: '2026-03-10', away: [], laidReady: [] }],
+};
+
+describe('the household file', () => {
+  it('is what its own format says', () => expect(v.is(HouseholdFile, file)).toBeTrue());
+
+  it('names what is wrong by its place', () => {
+    const faults = (value: unknown): string[] => {
+      const found = v.safeParse(HouseholdFile, value);
+      return (found.issues ?? []).map((one) => `${v.getDotPath(one)} ${one.message}`);
+    };
+    expect(faults({ ...file, format: 'other' })).toEqual(['format must be "gumo-household"']);
+    expect(faults({ ...file, version: 2 })).toEqual(['version must be 1']);
+    const [wren] = file.children;
+    expect(faults({ ...file, children: [{ ...wren, name: '' }] })).toEqual([
+      'children.0.name must not be empty',
+    ]);
+  });
+
+  it('moves whole: every span stays, and moving back gives the same file', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: -3000, max: 3000 }), (days) => {
+        const to = addDays(file.day, days);
+        const moved = shiftTo(file, to);
+        expect(v.is(HouseholdFile, moved)).toBeTrue();
+        expect(moved.day).toBe(to);
+        expect(daysBetween(moved.children[0]!.birthDate, moved.day)).toBe(
+          daysBetween(file.children[0]!.birthDate, file.day),
+        );
+        expect(daysBetween(moved.kits[0]!.checked!.day, moved.day)).toBe(9);
+        expect(moved.sittings[0]!.startedAt.slice(0, 10)).toBe(moved.sittings[0]!.day);
+        expect(moved.sittings[0]!.startedAt.slice(10)).toBe('T09:00:00.000Z');
+        expect(shiftTo(moved, file.day)).toEqual(file);
+      }),
+      { numRuns: 50 },
+    );
+  });
+});

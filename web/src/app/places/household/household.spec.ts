@@ -1,0 +1,64 @@
+import type { Household as Settings } from '@gumo/core/vocabulary';
+import { ApiProblem } from '../../common/api';
+import { Place } from '../../testing/place';
+import { Household } from './household';
+
+const choices = (place: Place<Household>, title: string): string[] =>
+  [...place.find(`[aria-label="${title}"]`).querySelectorAll('[aria-checked=true]')].map(
+    (one) => one.textContent?.trim() ?? '',
+  );
+async function choose(place: Place<Household>, title: string, words: string): Promise<void> {
+  const all = place.find(`[aria-label="${title}"]`).querySelectorAll<HTMLElement>('button');
+  [...all].find((one) => one.textContent?.trim() === words)!.click();
+  await place.settle();
+}
+
+describe('the household’s choices', () => {
+  it('stand with exactly one chosen in each', async () => {
+    const place = await Place.open(Household);
+    const groups = [...place.element.querySelectorAll('[role=radiogroup]')];
+    expect(groups.length).toBeGreaterThan(8);
+    for (const group of groups) {
+      expect(group.querySelectorAll('[aria-checked=true]').length)
+        .withContext(group.getAttribute('aria-label') ?? '')
+        .toBe(1);
+    }
+    expect(place.find<HTMLButtonElement>('button', 'Keep').disabled).toBeTrue();
+  });
+
+  it('are changed one by one and kept together', async () => {
+    const place = await Place.open(Household);
+    await choose(place, 'Filling a ten frame', 'pairs downwards');
+    await choose(place, 'Table time a week', '4');
+    await choose(place, 'The 4', 'closed');
+    await choose(place, 'Against the clock', 'yes');
+    expect(choices(place, 'Filling a ten frame')).toEqual(['pairs downwards']);
+    await place.submit();
+    const body = place.sent[0]!.body as Settings;
+    expect([place.sent[0]!.method, place.sent[0]!.path]).toEqual(['PUT', '/household']);
+    expect([body.frameFill, body.tablePerWeek, body.digitForms.four, body.againstClock]).toEqual([
+      'pairs',
+      4,
+      'closed',
+      true,
+    ]);
+    expect(place.find('[role=status]').textContent).toContain('Kept.');
+  });
+
+  it('need a name, and say so beside it', async () => {
+    const place = await Place.open(Household);
+    await place.fill(/^Name/, '  ');
+    await place.submit();
+    expect(place.find('[role=alert]').textContent).toContain('name must not be empty');
+    expect(place.find('label.name').classList).toContain('wrong');
+    expect(place.sent).toEqual([]);
+  });
+
+  it('stay on screen when another device was first', async () => {
+    const place = await Place.open(Household, { refusal: new ApiProblem(409, 'outdated') });
+    await choose(place, 'Paper', 'Letter');
+    await place.submit();
+    expect(place.find('[role=alert]').textContent).toContain('changed on another device');
+    expect(choices(place, 'Paper')).toEqual(['Letter']);
+  });
+});

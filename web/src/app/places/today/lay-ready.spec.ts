@@ -1,0 +1,84 @@
+import { TestBed } from '@angular/core/testing';
+import { Store } from '@ngrx/store';
+import type { DayAnswer, NeedLine } from '../../state/answers';
+import { DayActions } from '../../state/day';
+import { Place, TODAY, aChild, aThing } from '../../testing/place';
+import { LayReady } from './lay-ready';
+
+const ilse = aChild(1, 'Ilse');
+const kofi = aChild(2, 'Kofi');
+const discs = aThing(3, 'felt discs');
+const beads = aThing(4, 'glass beads');
+const line = (more: Partial<NeedLine> = {}): NeedLine => ({
+  key: 'counter',
+  use: 'counter',
+  words: 'like counters',
+  count: 30,
+  sum: '30',
+  wish: null,
+  consumable: false,
+  thing: discs,
+  has: 40,
+  short: 0,
+  standIns: [],
+  away: [],
+  for: ['handfuls'],
+  ...more,
+});
+
+async function open(ready: NeedLine[], noSmallParts: string[] = []): Promise<Place<LayReady>> {
+  const place = await Place.open(LayReady, { children: [ilse, kofi] });
+  const answer: DayAnswer = {
+    day: TODAY,
+    sheet: { day: TODAY, away: [], laidReady: [] },
+    entries: [],
+    ready,
+    noSmallParts,
+    open: [],
+  };
+  const store = TestBed.inject(Store);
+  store.dispatch(DayActions.opened({ day: TODAY }));
+  store.dispatch(DayActions.loaded({ answer }));
+  await place.settle();
+  return place;
+}
+
+describe('lay ready', () => {
+  it('says how many of what, from where, and counts what is ticked', async () => {
+    const place = await open([line(), line({ key: 'bowl', words: 'bowl', count: 1 })]);
+    expect(place.all('li')[0]).toMatch(/30 felt discs box 3/);
+    expect(place.find('header').textContent).toContain('0 of 2');
+    await place.click(/30 felt discs/);
+    expect(place.find('header').textContent).toContain('1 of 2');
+    expect(place.find('[role=checkbox]').getAttribute('aria-checked')).toBe('true');
+    await place.click(/30 felt discs/);
+    expect(place.find('header').textContent).toContain('0 of 2');
+  });
+
+  it('names what is short and what would do', async () => {
+    const standIns = [{ thing: beads, has: 60, because: 'enough of them' }];
+    const place = await open([line({ count: 55, short: 15, standIns })]);
+    expect(place.find('.short').textContent).toContain('15 short');
+    expect(place.find('.short').textContent).toContain('glass beads would do');
+  });
+
+  it('tells an unlisted thing from a short one', async () => {
+    const place = await open([line({ thing: null, has: 0 })]);
+    expect(place.text).toContain('like counters not in the cupboard list');
+    expect(place.element.querySelector('.short')).toBeNull();
+  });
+
+  it('says who must not meet small parts, and what stays in its box', async () => {
+    const away = [{ thing: beads, because: 'small part' }];
+    const place = await open([line({ away })], [ilse.id]);
+    expect(place.find('.caution').textContent).toContain('Ilse is here.');
+    expect(place.find('.caution').textContent).toContain('leaves out glass beads');
+    expect(place.find('.rules').textContent).toContain('local child-care licensing rules');
+    TestBed.resetTestingModule();
+    const both = await open([line()], [ilse.id, kofi.id]);
+    expect(both.find('.caution').textContent).toContain('Ilse and Kofi are here.');
+    TestBed.resetTestingModule();
+    const nobody = await open([line({ away })], []);
+    expect(nobody.element.querySelector('.caution')).toBeNull();
+  });
+});
