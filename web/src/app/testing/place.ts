@@ -1,4 +1,4 @@
-import { type Type, provideZonelessChangeDetection, signal } from '@angular/core';
+import { type Provider, type Type, provideZonelessChangeDetection, signal } from '@angular/core';
 import { type ComponentFixture, TestBed } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
 import { LIBRARY } from '@gumo/core/activities';
@@ -61,6 +61,7 @@ interface Setting {
   readonly things?: readonly Thing[];
   /** What the server says to every write instead of taking it. */
   readonly refusal?: ApiProblem;
+  readonly providers?: readonly Provider[];
 }
 
 /** A place on screen, with the household's server played by a list of answers. */
@@ -94,6 +95,7 @@ export class Place<T> {
         ),
         { provide: Api, useValue: api },
         { provide: Clock, useValue: clock },
+        ...(setting.providers ?? []),
       ],
     });
     const store = TestBed.inject(Store);
