@@ -1,0 +1,125 @@
+import { provideZonelessChangeDetection } from '@angular/core';
+import { TestBed } from '@angular/core/testing';
+import type { Observation, Sitting } from '@gumo/core/vocabulary';
+import { Store, provideState, provideStore } from '@ngrx/store';
+import { Api, ApiProblem, Unreachable } from '../common/api';
+import { Outbox, type Parcel, outboxFeature } from './outbox';
+
+interface Sent {
+  readonly path: string;
+  readonly body: unknown;
+}
+const observation = (id: string): Parcel => ({
+  kind: 'observation',
+  observation: { id, childId: 'c1' } as Observation,
+});
+const sitting: Parcel = { kind: 'sitting', sitting: { id: 's1', takers: [] } as never as Sitting };
+const end: Parcel = { kind: 'end', sittingId: 's1', end: { endedAt: '', mood: null } };
+
+describe('the outbox', () => {
+  let sent: Sent[];
+  let answer: (sent: Sent) => unknown;
+  let outbox: Outbox;
+
+  function open(): void {
+    TestBed.resetTestingModule();
+    sent = [];
+    TestBed.configureTestingModule({
+      providers: [
+        provideZonelessChangeDetection(),
+        provideStore(),
+        provideState(outboxFeature),
+        {
+          provide: Api,
+          useValue: {
+            send: async (_method: string, path: string, body: unknown) => {
+              const one = { path, body };
+              const found = answer(one);
+              if (found instanceof Error) throw found;
+              sent.push(one);
+            },
+          },
+        },
+      ],
+    });
+    outbox = TestBed.inject(Outbox);
+  }
+  const state = () => TestBed.inject(Store).selectSignal(outboxFeature.selectOutboxState)();
+  const ids = (one: Sent): string[] =>
+    (one.body as { observations: { id: string }[] }).observations.map(({ id }) => id);
+  async function keepAll(parcels: readonly Parcel[]): Promise<void> {
+    for (const parcel of parcels) await outbox.put(parcel);
+    await outbox.flush();
+    await outbox.flush();
+  }
+  beforeEach(() => {
+    // Only the test lets time pass, so nothing is tried again behind its back.
+    jasmine.clock().install();
+    answer = () => null;
+    open();
+  });
+  afterEach(async () => {
+    // What a test left waiting goes out, so that the next one begins with nothing.
+    answer = () => null;
+    while ((await outbox.waiting()).length > 0) await outbox.flush();
+    jasmine.clock().uninstall();
+  });
+
+  it('sends in the order in which it was noted, tries of one kind together', async () => {
+    answer = () => new Unreachable();
+    await keepAll([sitting, observation('a'), observation('b'), end]);
+    answer = () => null;
+    await outbox.flush();
+    expect(sent.map((one) => one.path)).toEqual([
+      '/sittings/s1',
+      '/observations',
+      '/sittings/s1/end',
+    ]);
+    expect(ids(sent[1]!)).toEqual(['a', 'b']);
+    expect(await outbox.waiting()).toEqual([]);
+    expect(state()).toEqual({ waiting: 0, reachable: true, refused: null });
+  });
+
+  it('keeps everything while the server is away, also over a reload of the page', async () => {
+    answer = () => new Unreachable();
+    await keepAll([observation('a'), observation('b')]);
+    expect(state()).toEqual({ waiting: 2, reachable: false, refused: null });
+    answer = () => null;
+    open();
+    await outbox.flush();
+    // Both pages may send it; the server takes each once.
+    expect([...new Set(sent.flatMap(ids))]).toEqual(['a', 'b']);
+  });
+
+  it('tries again by itself after a while', async () => {
+    answer = () => new Unreachable();
+    await keepAll([observation('a')]);
+    answer = () => null;
+    jasmine.clock().tick(2_000);
+    await outbox.flush();
+    expect(sent.flatMap(ids)).toEqual(['a']);
+  });
+
+  it('waits when the server is broken or busy: 500 and 429 lose nothing', async () => {
+    for (const status of [500, 503, 429]) {
+      answer = () => new ApiProblem(status, 'later');
+      await keepAll([observation(`s${status}`)]);
+      expect((await outbox.waiting()).length)
+        .withContext(String(status))
+        .toBeGreaterThan(0);
+      expect(state().refused).toBeNull();
+    }
+    answer = () => null;
+    await outbox.flush();
+    expect(sent.flatMap(ids)).toEqual(['s500', 's503', 's429']);
+  });
+
+  it('says what is refused for good, and goes on with the rest', async () => {
+    answer = ({ path }) =>
+      path === '/observations' ? new ApiProblem(422, 'No such child.') : null;
+    await keepAll([observation('a'), end]);
+    expect(sent.map((one) => one.path)).toEqual(['/sittings/s1/end']);
+    expect(await outbox.waiting()).toEqual([]);
+    expect(state().refused).toBe('No such child.');
+  });
+});
