@@ -95,12 +95,17 @@ test('the demo children show their stories, and a policy says what it changes', 
   }
 
   await open('Kofi', 'Strings');
+  const secure = page.locator('[data-standing="secure"]');
+  await expect(secure.first()).toBeVisible();
+  const before = await secure.count();
   await page.getByLabel('When to go on').selectOption('follow-lead');
   await expect(page.getByRole('status').filter({ hasText: 'With follow the lead' })).toBeVisible();
   await expect(page.getByLabel('When to go on')).toHaveValue('follow-lead');
 
+  // Following the lead is content with less, and the strings say so.
+  await expect.poll(() => secure.count()).toBeGreaterThan(before);
+
   // The slider shows the strings of an earlier day, and goes back.
-  const secure = page.locator('[data-standing="secure"]');
   const now = await secure.count();
   await page.getByRole('slider').fill('2');
   await page.clock.runFor(500);
