@@ -37,3 +37,7 @@ export function dayWords(day: string): string {
 
 /** "to 10". */
 export const topWords = (top: number): string => `to ${top}`;
+
+/** Stands with every caution: what is said here never takes the place of local rules. */
+export const LOCAL_RULES =
+  'Follow your local child-care licensing rules, your first-aid training, and what each family has told you.';

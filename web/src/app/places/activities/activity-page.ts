@@ -25,7 +25,7 @@ import { BandSign } from '../../common/band-sign';
 import { Clock } from '../../common/clock';
 import { Icon } from '../../common/icon';
 import { PegMark } from '../../common/peg-mark';
-import { listWords } from '../../common/words';
+import { LOCAL_RULES, listWords } from '../../common/words';
 import { PromptPicture, pictureOf } from '../../handling/prompt-picture';
 import { OwnActivities, Tops } from '../../state/answers';
 import { childrenFeature } from '../../state/children';
@@ -47,8 +47,6 @@ const STEP_WORDS: Record<string, string> = {
 };
 const WAY_WORDS = { led: 'led', presented: 'presented', 'left-out': 'left out for free choice' };
 const PLACE_WORDS = { in: 'indoors', out: 'outdoors', either: 'indoors or out' };
-const RULES =
-  'Follow your local child-care licensing rules, your first-aid training, and what each family has told you.';
 
 /** One activity: for whom, how far, how many of what, the steps, and *Begin*. */
 @Component({
@@ -72,7 +70,7 @@ export class ActivityPage {
   private readonly things = this.store.selectSignal(thingsFeature.selectThings);
 
   protected readonly stepWords = STEP_WORDS;
-  protected readonly rules = RULES;
+  protected readonly rules = LOCAL_RULES;
   protected readonly message = signal<string | null>(null);
   protected readonly added = signal(false);
   protected readonly isOwn = signal(false);

@@ -4,6 +4,7 @@ import { Song } from '@gumo/core/vocabulary';
 import { v7 as uuid } from 'uuid';
 import * as v from 'valibot';
 import { Api, ApiProblem } from '../../common/api';
+import { faultWords } from '../../common/faults';
 import { Icon } from '../../common/icon';
 import { Songs } from '../../state/answers';
 
@@ -156,8 +157,7 @@ export class Songbook {
     const row = { ...song, version: Math.max(1, song.version) };
     const checked = v.safeParse(Song, row);
     if (!checked.success) {
-      const [issue] = checked.issues;
-      this.message.set(`${v.getDotPath(issue) ?? 'This'} ${issue.message}`);
+      this.message.set(faultWords(checked.issues));
       return;
     }
     await this.send(() =>

@@ -15,6 +15,7 @@ import { smallPartReason } from '@gumo/core/things';
 import { HAZARDS, type Shape, Thing, USES, type Use } from '@gumo/core/vocabulary';
 import * as v from 'valibot';
 import { Api, ApiProblem } from '../../common/api';
+import { faultWords } from '../../common/faults';
 
 const KINDS: readonly (readonly [Shape['kind'], string])[] = [
   ['unknown', 'not measured'],
@@ -261,8 +262,7 @@ export class ThingRow {
     const draft = this.draft();
     const checked = v.safeParse(Thing, draft);
     if (!checked.success) {
-      const [issue] = checked.issues;
-      this.message.set(`${v.getDotPath(issue) ?? 'This'} ${issue.message}`);
+      this.message.set(faultWords(checked.issues));
       return;
     }
     try {

@@ -11,6 +11,7 @@ import { Household as HouseholdSchema, type Household as Settings } from '@gumo/
 import { Store } from '@ngrx/store';
 import * as v from 'valibot';
 import { Api, ApiProblem } from '../../common/api';
+import { faultWords } from '../../common/faults';
 import { HouseholdActions, householdFeature } from '../../state/household';
 
 type Choice = readonly [value: string, words: string];
@@ -214,8 +215,7 @@ export class Household {
     event.preventDefault();
     const checked = v.safeParse(HouseholdSchema, this.draft());
     if (!checked.success) {
-      const [issue] = checked.issues;
-      this.message.set(`${v.getDotPath(issue) ?? 'This'} ${issue.message}`);
+      this.message.set(faultWords(checked.issues));
       return;
     }
     try {

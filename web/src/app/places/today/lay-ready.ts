@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { Store } from '@ngrx/store';
-import { listWords } from '../../common/words';
+import { LOCAL_RULES, listWords } from '../../common/words';
 import { Icon } from '../../common/icon';
 import type { NeedLine } from '../../state/answers';
 import { childrenFeature } from '../../state/children';
@@ -64,10 +64,7 @@ import { DayActions, dayFeature } from '../../state/day';
             <strong>Small parts</strong> — {{ careful.names }} {{ careful.verb }} here.
             {{ careful.words }}
           </p>
-          <p class="rules">
-            Follow your local child-care licensing rules, your first-aid training, and what each
-            family has told you.
-          </p>
+          <p class="rules">{{ rules }}</p>
         </div>
       }
     </section>
@@ -149,6 +146,7 @@ import { DayActions, dayFeature } from '../../state/day';
 })
 export class LayReady {
   private readonly store = inject(Store);
+  protected readonly rules = LOCAL_RULES;
   private readonly answer = this.store.selectSignal(dayFeature.selectAnswer);
   private readonly childById = this.store.selectSignal(childrenFeature.selectChildById);
   protected readonly ticked = this.store.selectSignal(dayFeature.selectTicked);
