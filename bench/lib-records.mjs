@@ -1,8 +1,22 @@
 /** Invented records for benchmarks: one child, many days, all skills of the map, the same each time. */
-import { captureKindOf, promptFor, recordFor, NO_TAPS } from '@gumo/core/activities';
+import { captureKindOf, promptFor } from '@gumo/core/activities';
+import { isRight, padFor, recordFor } from '@gumo/core/pads';
 import { seeded } from '@gumo/core/numbers';
 import { SKILLS } from '@gumo/core/skills';
 import { addDays } from '@gumo/core/vocabulary';
+
+const SETTING = { top: 20, languages: [{ tag: 'en', name: 'English' }] };
+const wrongTaps = new Map();
+
+/** The first wrong answer that the pad offers, found once a prompt. */
+function wrongTap(prompt) {
+  const name = `${prompt.skillId}/${prompt.itemId}`;
+  if (!wrongTaps.has(name)) {
+    const keys = padFor(prompt, null, SETTING).flatMap((group) => group.keys);
+    wrongTaps.set(name, keys.find(({ next }) => next && !isRight(prompt, next))?.next ?? null);
+  }
+  return wrongTaps.get(name);
+}
 
 /** `count` observations over `days` days, several sittings a day. */
 export function observations(count, days, childId, first = '2016-01-04') {
@@ -19,7 +33,6 @@ export function observations(count, days, childId, first = '2016-01-04') {
     const item = skill.items[Math.floor(random() * skill.items.length)];
     const outcome = random() < 0.75 ? 'own' : random() < 0.5 ? 'help' : 'not-yet';
     const prompt = promptFor(skill.id, item.id, ['speaks']);
-    const wrong = { ...NO_TAPS, value: Math.max(0, prompt.expected - 1) };
     return {
       id: uuid(n),
       childId,
@@ -36,7 +49,7 @@ export function observations(count, days, childId, first = '2016-01-04') {
       things: [],
       notedBy: '',
       note: '',
-      record: recordFor(prompt, outcome === 'own' ? NO_TAPS : wrong, outcome, 'en'),
+      record: recordFor(prompt, outcome === 'own' ? null : wrongTap(prompt), outcome, 'en'),
     };
   });
 }

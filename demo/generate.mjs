@@ -58,7 +58,7 @@ export function generate() {
       day,
       outcome,
       triedFirst: true,
-      answered: child.row.answerModes.includes('speaks') ? 'spoken' : 'shown',
+      answered: prompt.way,
       reason: null,
       things: used,
       notedBy: 'demo',

@@ -1,5 +1,5 @@
 /** What a made-up child's answer looks like as a record, slips and stories included. */
-import { NO_TAPS, recordFor } from '@gumo/core/activities';
+import { expectedRecord, isRight, padFor } from '@gumo/core/pads';
 
 const TWINS = { 6: 9, 9: 6, 2: 5, 5: 2, 12: 20, 13: 30 };
 
@@ -32,29 +32,40 @@ export function recordOf(child, prompt, right, slip) {
     case 'reach':
       return reachRecord(name, prompt, right, slip);
     case 'compare': {
-      const record = recordFor(prompt, NO_TAPS, 'own', 'en');
-      const [larger, smaller] = record.left >= record.right ? ['left', 'right'] : ['right', 'left'];
-      if (record.left === record.right) return { ...record, answer: right ? 'same' : 'left' };
-      return { ...record, answer: right ? larger : smaller };
+      const record = expectedRecord(prompt, 'en');
+      if (right) return record;
+      if (record.asked === 'difference') {
+        return { ...record, answer: String(Math.max(record.left, record.right)) };
+      }
+      return { ...record, answer: record.answer === 'left' ? 'right' : 'left' };
     }
     case 'draw': {
-      const record = recordFor(prompt, NO_TAPS, 'own', 'en');
+      const record = expectedRecord(prompt, 'en');
       return { ...record, readable: right, reversed: !right && slip < 0.6, startRight: slip < 0.8 };
     }
     default: {
-      const taps = { ...NO_TAPS, value: right ? n : wrongNumber(prompt, slip) };
-      const record = recordFor(prompt, taps, 'own', 'en');
+      const record = right ? expectedRecord(prompt, 'en') : wrongRecord(prompt, slip);
       return prompt.skillId === 'on-10' ? { ...record, way: 'on' } : record;
     }
   }
 }
 
-/** A wrong number as children give it: counting on, the first number is said again. */
-function wrongNumber(prompt, slip) {
+const SETTING = { top: 10, languages: [{ tag: 'en', name: 'English' }] };
+
+/** A wrong answer as children give it: counting on, the first number is said again. */
+function wrongRecord(prompt, slip) {
+  const record = expectedRecord(prompt, 'en');
   const n = prompt.expected;
-  if (prompt.kind === 'add') return Math.max(0, n - 1);
-  if (prompt.kind === 'bond') return slip < 0.4 ? (prompt.parts[0] ?? n) : Math.max(0, n - 1);
-  return Math.max(0, n + (slip < 0.5 ? 1 : -1));
+  if (prompt.kind === 'add') return { ...record, answer: Math.max(0, n - 1) };
+  if (prompt.kind === 'bond') {
+    return { ...record, answer: slip < 0.4 ? (prompt.parts[0] ?? n) : Math.max(0, n - 1) };
+  }
+  const wrong = padFor(prompt, null, SETTING)
+    .flatMap((group) => group.keys)
+    .filter(({ next }) => next && !isRight(prompt, next));
+  const near = wrong.filter(({ label }) => Math.abs(Number(label) - n) === 1);
+  const among = near.length > 0 ? near : wrong;
+  return among[Math.floor(slip * among.length)]?.next ?? record;
 }
 
 function reachRecord(name, prompt, right, slip) {
@@ -65,6 +76,7 @@ function reachRecord(name, prompt, right, slip) {
     direction: prompt.direction,
     from: prompt.from,
     to: n,
+    ...(prompt.step > 1 ? { step: prompt.step } : {}),
     leftOut: [],
     repeated: [],
     swapped: [],
@@ -72,6 +84,7 @@ function reachRecord(name, prompt, right, slip) {
     guess: null,
   };
   if (right) return { ...base, stop: n };
+  if (prompt.step > 1) return { ...base, stop: prompt.from };
   if (prompt.direction === 'down') return { ...base, stop: Math.max(1, prompt.from - 2) };
   if (prompt.from > 1) return { ...base, stop: prompt.from };
   if (n >= 20) {

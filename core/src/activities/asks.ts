@@ -11,6 +11,9 @@ export interface Asking {
   readonly from?: number;
   readonly direction?: 'up' | 'down';
   readonly layout?: Layout;
+  readonly step?: number;
+  /** What it turns on, where that is not the item's own number. */
+  readonly number?: number;
 }
 
 /** Words to go on for, from a number that is not one (own arithmetic: "on from 7: 8, 9, 10"). */
@@ -20,7 +23,11 @@ type Ask = (item: Item, speaks: boolean, skill: Skill) => Asking;
 
 const word = numberWord;
 const part = (item: Item, i: number): number => item.parts[i] ?? 0;
+const part0 = (parts: readonly number[]): number => parts[0] ?? 1;
 const two = (item: Item): string => `${word(part(item, 0))} and ${word(part(item, 1))}`;
+
+/** Three tens and four ones: gone on in tens, it would be seventy. */
+const CHANGE = 34;
 
 const GLANCE_LOOK: Record<string, string> = {
   line: 'in a line',
@@ -112,13 +119,13 @@ const ASKS: Readonly<Record<string, Ask>> = {
     ask: 'Which number is this?',
     lay: `Show ${label}, and four numerals to choose from.`,
   }),
-  order: ({ number }, _, skill) => ({
-    ask: 'Put the numbers in order. Where does this one go?',
-    lay: `Muddled cards to ${skill.to}; it is about the ${number}.`,
+  order: (_, __, { to }) => ({
+    ask: 'Put the numbers in order. Which comes first?',
+    lay: `The cards, muddled; all of them are between 0 and ${to}.`,
   }),
-  gap: ({ number, label }) => ({
-    ask: 'Which number is missing?',
-    lay: `A row of cards around ${number}: ${label}.`,
+  gap: ({ number, form }) => ({
+    ask: form === 'gap2' ? 'Which two numbers are missing?' : 'Which number is missing?',
+    lay: `A row of cards around ${number}, with ${form === 'gap2' ? 'two gaps' : 'a gap'}.`,
   }),
   write: ({ number }) => ({
     ask: `Write a ${word(number)}.`,
@@ -226,17 +233,25 @@ const ASKS: Readonly<Record<string, Ask>> = {
   }),
   partner: ({ number }) => ({
     ask: 'Does everyone have a partner? Odd or even?',
-    lay: `${capital(word(number))} counters to pair.`,
+    lay: number === 1 ? 'One counter, by itself.' : `${capital(word(number))} counters to pair.`,
   }),
   share: (item) => ({
     ask: 'Share them so that it is fair. Is any left?',
     lay: `${capital(word(part(item, 0)))} things and ${word(part(item, 1))} plates.`,
     expected: Math.floor(part(item, 0) / Math.max(1, part(item, 1))),
   }),
-  step: ({ label }, _, { title }) => ({
-    ask: `${title.replace('Counts', 'Count')}, ${label}.`,
-    lay: 'Feet, hands or steps along a track help.',
-  }),
+  step: ({ label, number, parts }, _, { id, title }) => {
+    const down = id === 'step-down';
+    const step = down ? (parts[0] ?? 1) : Number(id.slice('step-'.length));
+    return {
+      ask: down ? `Count ${label}.` : `${title.replace('Counts', 'Count')}, ${label}.`,
+      lay: 'Feet, hands or steps along a track help.',
+      step,
+      from: down ? number : step,
+      direction: down ? 'down' : 'up',
+      expected: down ? 0 : number,
+    };
+  },
   teens: ({ number }) => ({
     ask: `Make ${word(number)}: ten, and how many more?`,
     lay: 'Two frames and twenty counters.',
@@ -244,7 +259,12 @@ const ASKS: Readonly<Record<string, Ask>> = {
   }),
   'tens-ones': ({ number, form }) =>
     form === 'change'
-      ? { ask: 'Count the tens, then go on with the ones.', lay: 'Tens and ones, mixed.' }
+      ? {
+          ask: 'Count the tens, then go on with the ones.',
+          lay: 'Three tens and four ones, mixed.',
+          expected: CHANGE,
+          number: CHANGE,
+        }
       : { ask: `Build ${word(number)}.`, lay: 'Ten-things and one-things of another kind.' },
   'split-more': ({ number }) => ({
     ask: `Can you make ${word(number)} another way?`,
@@ -264,10 +284,10 @@ const ASKS: Readonly<Record<string, Ask>> = {
   }),
   which: ({ label }) => ({ ask: `Which is ${label.split(',')[0]}?`, lay: `Two things: ${label}.` }),
   'order-three': ({ label }) => ({ ask: 'Put them in order.', lay: `Lay out ${label}.` }),
-  holds: ({ label }) => ({
-    ask: 'Which holds more? Let’s pour.',
-    lay: `Jars and a cup: ${label}.`,
-  }),
+  'holds-more': ({ label, number }) =>
+    number > 0
+      ? { ask: 'How many cups does it hold?', lay: `A jar of about ${label}, a cup, and water.` }
+      : { ask: 'Which holds more? Let’s pour.', lay: `Jars and a cup: ${label}.` },
   units: ({ label }) => ({
     ask: 'How many long is it?',
     lay: `A thing about ${label}, and equal things to lay along it.`,
@@ -288,7 +308,30 @@ const ASKS: Readonly<Record<string, Ask>> = {
     lay: `Things for ${label}, and a line to begin at.`,
   }),
   chart: ({ label }) => ({ ask: `What does the chart say: ${label}?`, lay: 'A chart of things.' }),
-  pattern: ({ label }) => ({ ask: 'What belongs here?', lay: `A row of colors: ${label}.` }),
+  'pattern-match': ({ label }) => ({
+    ask: 'Which row is the same?',
+    lay: `Lay ${label}, and four rows to choose from.`,
+  }),
+  'pattern-copy': ({ label }) => ({
+    ask: 'Make one just like it.',
+    lay: `Lay ${label}, and enough pieces beside it.`,
+  }),
+  'pattern-next': ({ parts }) => ({
+    ask: part0(parts) === 1 ? 'What comes next?' : `What are the next ${word(part0(parts))}?`,
+    lay: 'The row as drawn; say it aloud together first.',
+  }),
+  'pattern-fix': () => ({
+    ask: 'Something is not right here. Where?',
+    lay: 'The row as drawn, with one wrong piece.',
+  }),
+  'pattern-unit': ({ form }) =>
+    form === null
+      ? { ask: 'Make a pattern of your own. What repeats?', lay: 'Two or three colors to lay.' }
+      : { ask: 'What is it that comes again and again?', lay: 'The row as drawn.' },
+  'mirror-make': ({ label }) => ({
+    ask: 'Make the other side the same.',
+    lay: `Lay ${label} on one side of a line.`,
+  }),
   mirror: ({ label }) => ({ ask: 'What does the mirror show?', lay: `Safety mirrors: ${label}.` }),
 };
 
@@ -327,15 +370,13 @@ function count({ number }: Item, speaks: boolean): Asking {
   };
 }
 
-/** Families by the longest beginning of the id that has a wording of its own. */
-function askOf(skillId: string): Ask {
+/**
+ * The wording of a skill's items, by its id, its family, or the first part of its id.
+ * @throws RangeError for a skill that has none
+ */
+export function askOf(skillId: string): Ask {
   const first = skillId.split('-')[0] ?? '';
   const found = ASKS[skillId] ?? ASKS[familyOf(skillId)] ?? ASKS[first];
   if (!found) throw new RangeError(`no wording for skill "${skillId}"`);
   return found;
-}
-
-/** How an item of a skill is asked. @param speaks false for a child who shows or points */
-export function asking(skill: Skill, item: Item, speaks: boolean): Asking {
-  return askOf(skill.id)(item, speaks, skill);
 }

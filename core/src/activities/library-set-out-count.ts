@@ -31,7 +31,7 @@ export const SET_OUT_COUNT: readonly Activity[] = [
     id: 'hop-track',
     title: 'Hopping track',
     minutes: [10, 15],
-    skills: ['order-*', 'name-*', 'plus1-*'],
+    skills: ['order-5', 'order-10', 'order-20', 'name-*', 'plus1-*'],
     needs: [
       need('floor-card', 'floor cards', 'n'),
       need('floor-card', 'start and finish', 2),
@@ -88,7 +88,7 @@ export const SET_OUT_COUNT: readonly Activity[] = [
       need('paint', 'washable paint', 1, { consumable: true }),
       need('sheet', 'numbered sheets', 'k', { consumable: true }),
     ],
-    capture: ['numeral', 'count'],
+    capture: ['numeral', 'count', 'reach'],
     steps: [
       'lay: Paint on a sponge, a numbered sheet each.',
       'show: Press a thumb: one print for each one counted.',
@@ -289,7 +289,7 @@ export const SET_OUT_COUNT: readonly Activity[] = [
       need('loose', 'things to fill it', 'n'),
       need('chart', 'hundred chart', 'k'),
     ],
-    capture: ['range', 'reach'],
+    capture: ['range', 'reach', 'length'],
     steps: [
       'lay: The jar filled, a chart for each guesser.',
       'ask: At least how many? Cross out what is too few.',
@@ -319,7 +319,7 @@ export const SET_OUT_COUNT: readonly Activity[] = [
       need('coin', 'play coins: tens', 5),
       need('loose', 'things with prices', 6),
     ],
-    capture: ['count', 'tens'],
+    capture: ['count', 'tens', 'reach'],
     steps: [
       'lay: Six things with prices, the coins in three bowls.',
       'show: Pay one: tens first, then fives, then ones.',

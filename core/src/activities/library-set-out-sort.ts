@@ -67,7 +67,7 @@ export const SET_OUT_SORT: readonly Activity[] = [
       need('block', 'blocks, to ten a column', { times: [10, 3] }),
       need('mat', 'grid or a line', 1),
     ],
-    capture: ['chart', 'compare'],
+    capture: ['chart', 'compare', 'sort'],
     steps: [
       'lay: A line to begin at; the things that were sorted or tallied.',
       'show: One block for each thing, no gaps.',
@@ -91,7 +91,7 @@ export const SET_OUT_SORT: readonly Activity[] = [
     ways: ['left-out', 'presented'],
     skills: ['mirror-see', 'mirror-spot', 'mirror-make'],
     needs: [need('mirror', 'safety mirror', 1), need('loose', 'loose things', 10)],
-    capture: ['note'],
+    capture: ['note', 'pattern'],
     steps: [
       'lay: The mirror on the table, things beside.',
       'show: Put one before it; nearer, farther.',

@@ -10,7 +10,7 @@ export const TABLE_GROUPS: readonly Activity[] = [
     fromAge: 5,
     skills: ['tens-ones', 'split-more', 'teens', 'coins'],
     needs: [need('tens', 'ten-things', 9), need('unit', 'one-things of another kind', 29)],
-    capture: ['tens'],
+    capture: ['tens', 'count'],
     steps: [
       'lay: Tens and ones in two bowls.',
       'show: Thirty-four: three tens, four ones; count tens, then ones.',

@@ -216,7 +216,7 @@ export const TABLE_SUMS: readonly Activity[] = [
     minutes: [4, 8],
     skills: ['join-*', 'on-10', 'sentence-plus', 'units-along'],
     needs: [need('cube', 'cubes in two colors', { times: [2, 'n', 'k'] }, { colors: 'two' })],
-    capture: ['add'],
+    capture: ['add', 'length'],
     steps: [
       'lay: Cubes in two colors.',
       'show: A tower of four, three more on top.',

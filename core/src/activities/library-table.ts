@@ -31,7 +31,7 @@ export const TABLE: readonly Activity[] = [
     title: 'Show, say, your turn',
     minutes: [3, 6],
     ways: ['presented'],
-    skills: ['name-*', 'order-*'],
+    skills: ['name-*', 'order-5', 'order-10', 'order-20'],
     needs: [need('card', 'number cards', { least: [5, 'n'] })],
     capture: ['numeral', 'order'],
     steps: [

@@ -15,7 +15,7 @@ import { findActivity } from './library.js';
 import { activitiesFor, dueSoon, nextSteps } from './next-steps.js';
 import { promptFor, topsOf } from './prompts.js';
 import { helpFor } from './slip-help.js';
-import { NO_TAPS, choicesFor, recordFor } from './taps.js';
+import { padFor } from '../pads/index.js';
 
 const DAY = '2026-03-02';
 let made = 0;
@@ -112,15 +112,9 @@ describe('help against slips', () => {
   for (const skill of SKILLS) {
     for (const item of skill.items) {
       const prompt = promptFor(skill.id, item.id, ['speaks'])!;
-      const taps = choicesFor(prompt, 20).map((value) => ({ ...NO_TAPS, value }));
-      const more = [
-        { ...NO_TAPS, skipped: true },
-        { ...NO_TAPS, doubled: true },
-        { ...NO_TAPS, recounted: true },
-        { ...NO_TAPS, fromOne: true },
-      ];
-      for (const one of [...taps, ...more]) {
-        for (const slip of slipsOf(recordFor(prompt, one, 'not-yet', 'en'))) codes.add(slip.code);
+      const setting = { top: 20, languages: [{ tag: 'en', name: 'English' }] };
+      for (const { next } of padFor(prompt, null, setting).flatMap((group) => group.keys)) {
+        if (next) for (const slip of slipsOf(next)) codes.add(slip.code);
       }
     }
   }

@@ -1,15 +1,26 @@
 import {
   type Candidate,
   type ChildState,
+  allBelow,
   frontierOf,
   isKnown,
   opensTheNext,
   standingOf,
 } from '../evidence/index.js';
 import { type Item, type Skill, findItem, matchSkills, skillOf } from '../skills/index.js';
-import type { Activity, AnswerMode, CaptureKind, Day, Layout } from '../vocabulary/index.js';
-import { asking } from './asks.js';
-import { captureKindOf, familyOf, recordable } from './kinds.js';
+import type {
+  Activity,
+  AnswerMode,
+  Answered,
+  CaptureKind,
+  Day,
+  Layout,
+} from '../vocabulary/index.js';
+import { asking } from './asking.js';
+import { chartFor } from './charts.js';
+import { captureKindOf, familyOf, kindsWithin, recordable } from './kinds.js';
+import { plannedSlip } from './planned-slip.js';
+import { wayFor } from './ways-to-answer.js';
 
 /** What an educator asks now: the sentence to say, what lies there, and what is expected. */
 export interface Prompt extends Candidate {
@@ -23,6 +34,13 @@ export interface Prompt extends Candidate {
   readonly from: number;
   readonly direction: 'up' | 'down';
   readonly layout: Layout | null;
+  /** How far apart the words of a reach lie: 1, or 2, 5 and 10 for counting in steps. */
+  readonly step: number;
+  /** The number the item turns on, 0 where none does, and the item as a person says it. */
+  readonly number: number;
+  readonly label: string;
+  /** How this child answers it. */
+  readonly way: Answered;
   /** What the item is made of, and what sets it apart; see the skill map. */
   readonly parts: readonly number[];
   readonly form: string | null;
@@ -131,17 +149,31 @@ export function promptsOf(
   const prompts = new Map<string, Prompt>();
   for (const skill of skillsFor(activity, kinds)) {
     for (const item of askable(skill)) {
-      const prompt = promptFor(skill.id, item.id, modes);
-      // A count asks for the touching and the total at once; the later skill stands for both.
-      if (prompt && isInRange(skill, item, top)) prompts.set(prompt.key, prompt);
+      if (!isInRange(skill, item, top)) continue;
+      for (const kind of kindsAsked(skill.id, item.id, kinds)) {
+        // A count asks for the touching and the total at once; the later skill stands for both.
+        const prompt = promptFor(skill.id, item.id, modes, kind);
+        if (prompt) prompts.set(prompt.key, prompt);
+      }
     }
   }
   return [...prompts.values()];
 }
 
+/** One kind an item, as the activity would record it; a planned slip stands beside the plain one. */
+function kindsAsked(
+  skillId: string,
+  itemId: string,
+  kinds: readonly CaptureKind[],
+): readonly CaptureKind[] {
+  const found = kindsWithin(skillId, kinds, itemId);
+  return found[0] === 'catch' ? found.slice(0, 2) : found.slice(0, 1);
+}
+
 /**
  * The prompts that a child is ready for: of skills that were met, or whose builds-on are all known.
- * Where none is, all of them.
+ * Where none is, those that build on nothing else that is asked here. A planned slip is for what
+ * the child is sure of, and then it is all that is asked.
  */
 export function readyPrompts(
   prompts: readonly Prompt[],
@@ -160,37 +192,81 @@ export function readyPrompts(
     }
     return known;
   };
-  const found = prompts.filter((prompt) => isReady(prompt.skillId));
-  return found.length > 0 ? found : prompts;
+  const slips = prompts.filter(
+    ({ kind, skillId }) => kind === 'catch' && isKnown(standingOf(skillOf(skillId), state, today)),
+  );
+  if (slips.length > 0) return slips;
+  const plain = prompts.filter((prompt) => prompt.kind !== 'catch');
+  const found = plain.filter((prompt) => isReady(prompt.skillId));
+  return found.length > 0 ? found : lowest(plain);
 }
 
-/** Forward counts are asked as a whole, to the end of the range. */
+/** Prompts of skills that build on no other skill among them. */
+function lowest(prompts: readonly Prompt[]): readonly Prompt[] {
+  const asked = new Set(prompts.map((prompt) => prompt.skillId));
+  return prompts.filter(
+    (prompt) => !allBelow(skillOf(prompt.skillId)).some((below) => asked.has(below)),
+  );
+}
+
+/** Cards of one order that are laid at once; see the record of an order. */
+const ORDER_STRETCH = 5;
+
+/** Forward counts are asked as a whole, to the end of the range; an order a stretch at a time. */
 function askable(skill: Skill): readonly Item[] {
-  return familyOf(skill.id) === 'say' ? skill.items.slice(-1) : skill.items;
+  const family = familyOf(skill.id);
+  if (family === 'say') return skill.items.slice(-1);
+  if (family !== 'order') return skill.items;
+  const all = [...skill.items].sort((a, b) => a.number - b.number);
+  return all.filter((_, i) => i % ORDER_STRETCH === 0 && (i === 0 || i < all.length - 1));
 }
 
-/** The prompt for one item of one skill, or null where none is known. */
+/**
+ * The prompt for one item of one skill, or null where none is known.
+ * @param kind how it is to be recorded; the usual way for the skill unless given
+ */
 export function promptFor(
   skillId: string,
   itemId: string,
   modes: readonly AnswerMode[],
+  kind?: CaptureKind,
 ): Prompt | null {
   const item = findItem(skillId, itemId);
   if (!item) return null;
-  const kind = captureKindOf(skillId);
-  const found = asking(skillOf(skillId), item, modes.includes('speaks'));
+  const recorded = kind ?? captureKindOf(skillId, itemId);
+  const way = wayFor(recorded, item, modes);
+  const key = promptKey(recorded, skillId, itemId, way);
+  const found = asking(skillOf(skillId), item, way, recorded);
   return {
-    kind,
+    kind: recorded,
     skillId,
     itemId,
-    key: `${kind}-${itemId}`,
-    ask: found.ask,
-    lay: found.lay,
+    key,
+    ask:
+      recorded === 'chart'
+        ? chartFor({ skillId, itemId, parts: item.parts, key }).question
+        : found.ask,
+    lay: recorded === 'catch' ? `The puppet ${plannedSlip(skillId, item.number, key)}.` : found.lay,
     expected: found.expected ?? item.number,
     from: found.from ?? 1,
     direction: found.direction ?? 'up',
     layout: found.layout ?? null,
+    step: found.step ?? 1,
+    number: found.number ?? item.number,
+    label: item.label,
+    way,
     parts: item.parts,
     form: item.form,
   };
+}
+
+/** Prompts that look alike at the table share a key; touching and telling part where none is said. */
+export function promptKey(
+  kind: CaptureKind,
+  skillId: string,
+  itemId: string,
+  way: Answered,
+): string {
+  const apart = kind === 'count' && way !== 'spoken' && skillId.startsWith('touch');
+  return apart ? `touch-${itemId}` : `${kind}-${itemId}`;
 }

@@ -74,6 +74,26 @@ const HELP: Readonly<Record<string, SlipHelp>> = {
   'odd-even': { activityId: null, advice: 'Pair them: is one without a partner?' },
   reversed: { activityId: null, advice: 'A start dot, and the way said aloud.' },
   'start-low': { activityId: null, advice: 'A start dot at the top.' },
+  'order-swapped': {
+    activityId: 'hop-track',
+    advice: 'Say the row up to there while a finger walks along the cards.',
+  },
+  muddled: { activityId: 'hop-track', advice: 'Fewer cards: the first three, then one more.' },
+  'other-end': { activityId: null, advice: 'A flag at the end where counting begins.' },
+  'added-groups': { activityId: 'rows-groups', advice: 'Touch a whole group for each word.' },
+  'one-group': { activityId: 'rows-groups', advice: 'How many here? And in all of them?' },
+  'group-missed': { activityId: 'rows-groups', advice: 'Turn each group over once it is counted.' },
+  'left-over': { activityId: 'snack-share', advice: 'Lay what is left beside the plates.' },
+  'unit-gaps': { activityId: 'long-line', advice: 'Push them together: no light between them.' },
+  'unit-overlaps': { activityId: 'long-line', advice: 'Side by side, none on top of another.' },
+  ends: { activityId: 'long-line', advice: 'A wall to start from, for both.' },
+  'range-below': { activityId: 'jar-range', advice: 'Count the bottom layer first, then think.' },
+  'range-above': { activityId: 'jar-range', advice: 'Take out ten and look how much is left.' },
+  'repeats-last': { activityId: 'copy-next', advice: 'Say it aloud from the beginning.' },
+  'pattern-broken': {
+    activityId: 'copy-next',
+    advice: 'Slide a finger under one unit after the other.',
+  },
 };
 
 /** What helps against a slip, by its code. */

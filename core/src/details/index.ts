@@ -2,3 +2,4 @@ export * from './amounts.js';
 export * from './numerals.js';
 export * from './saying.js';
 export type { Seen } from './tallies.js';
+export { recordWords } from './record-words.js';

@@ -4,6 +4,7 @@ export { type Core, type Word, holds } from './day.js';
 export * from './first-look.js';
 export * from './fold.js';
 export * from './frontier.js';
+export { likelySkills } from './likely.js';
 export {
   EMPTY_LEDGER,
   type Ledger,

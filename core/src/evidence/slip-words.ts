@@ -61,6 +61,20 @@ const WORDS: Record<string, (asWords: string, asDigits: string) => string> = {
   'odd-even': () => 'odd and even taken for each other',
   reversed: (_, digits) => `${digits} written turned round`,
   'start-low': () => 'started at the bottom',
+  'order-swapped': (_, digits) => `${digits} changed places`,
+  muddled: () => 'several cards in other places',
+  'other-end': () => 'counted from the other end',
+  'added-groups': () => 'groups and their size put together',
+  'one-group': () => 'one group answered instead of all',
+  'group-missed': () => 'one group more or fewer',
+  'left-over': () => 'another number left over',
+  'unit-gaps': () => 'gaps between the units',
+  'unit-overlaps': () => 'units that overlap',
+  ends: () => 'ends not lined up',
+  'range-below': () => 'thought fewer than there were',
+  'range-above': () => 'thought more than there were',
+  'repeats-last': () => 'the last piece laid again',
+  'pattern-broken': () => 'the pattern gone on with another way',
 };
 
 /** A slip code in words, for a sentence: "fifteen left out". */

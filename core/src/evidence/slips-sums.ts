@@ -6,12 +6,12 @@ export interface Slip {
   readonly words: string;
 }
 
-const slip = (code: string, words: string): Slip => ({ code, words });
+export const slip = (code: string, words: string): Slip => ({ code, words });
 
 /** How far an answer may lie off and still be called near. */
 const NEAR = 2;
 
-function offBy(answer: number, right: number, one: string): Slip {
+export function offBy(answer: number, right: number, one: string): Slip {
   const off = Math.abs(answer - right);
   if (off === 1) return slip('off-by-one', one);
   return off <= NEAR ? slip('near', 'was near') : slip('far-off', 'was far off');

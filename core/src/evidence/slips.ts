@@ -1,3 +1,4 @@
+import { rowSlips } from './slips-rows.js';
 import { type Slip, sumSlips } from './slips-sums.js';
 export type { Slip } from './slips-sums.js';
 import { joinWords, numberWord, reachOf } from '../numbers/index.js';
@@ -125,6 +126,6 @@ export function slipsOf(record: CaptureRecord): Slip[] {
       ];
     }
     default:
-      return sumSlips(record);
+      return [...sumSlips(record), ...rowSlips(record)];
   }
 }

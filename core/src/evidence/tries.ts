@@ -77,7 +77,7 @@ function countTries(observation: Observation, record: RecordOf<'count'>): Judged
 function reachTries(observation: Observation, record: RecordOf<'reach'>): Judged[] {
   if (record.stop === null && record.said === null) return [];
   const { reach } = reachOf(record);
-  if (record.direction === 'down' || record.from > 1) {
+  if (record.direction === 'down' || record.from > 1 || (record.step ?? 1) > 1) {
     const sign = record.direction === 'up' ? 1 : -1;
     const done = reach !== null && sign * (reach - record.to) >= 0;
     const { skillId, itemId } = observation;
@@ -117,11 +117,13 @@ function gapTries(observation: Observation, record: RecordOf<'gap'>): Judged[] {
 }
 
 const MOST_GUESS = 0.5;
+/** Answers that are made up by the child, and can be pointed out among a few instead. */
+const SAID: readonly string[] = ['spoken', 'counted'];
 
 /**
  * Chance of a lucky guess for the way in which this try was answered; null takes the skill's own.
- * A range is as likely right as it is wide; a spoken answer that was pointed out instead was picked
- * from four or five cards.
+ * A range is as likely right as it is wide; an answer that was pointed out instead of said was
+ * picked from four piles or five cards; a planned slip is caught or not.
  */
 export function guessOf(observation: Observation, skill: Skill): number | null {
   const { record } = observation;
@@ -129,10 +131,10 @@ export function guessOf(observation: Observation, skill: Skill): number | null {
     const span = skill.to <= 20 ? 20 : 100;
     return Math.min(MOST_GUESS, Math.max(0, record.high - record.low + 1) / span);
   }
-  if (skill.answers === 'spoken' && observation.answered === 'pointed') {
-    return GUESS_CHANCE['pick-5'];
-  }
-  return null;
+  if (record.kind === 'catch') return GUESS_CHANCE['pick-2'];
+  if (observation.answered !== 'pointed' || !SAID.includes(skill.answers)) return null;
+  // Piles to choose from lie four at a time, cards five.
+  return record.kind === 'count' ? GUESS_CHANCE['pick-4'] : GUESS_CHANCE['pick-5'];
 }
 
 const NONE: readonly string[] = [];

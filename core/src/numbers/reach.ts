@@ -188,7 +188,7 @@ function readPath(
 export function wordsSaid(record: RecordOf<'reach'>): number[] {
   if (record.said) return [...record.said];
   if (record.stop === null) return [];
-  const sign = record.direction === 'up' ? 1 : -1;
+  const sign = (record.direction === 'up' ? 1 : -1) * (record.step ?? 1);
   const words: number[] = [];
   for (let n = record.from; sign * (record.stop - n) >= 0; n += sign) {
     if (record.leftOut.includes(n)) continue;
@@ -204,9 +204,12 @@ export function wordsSaid(record: RecordOf<'reach'>): number[] {
 
 /**
  * The reach of a record. A stop at a 9 (19 or more) short of the number asked for is a decade
- * stall too: the next word did not come.
+ * stall too: the next word did not come. Counting in steps is read by its places: 5, 10, 15 are the
+ * first, second and third.
  */
 export function reachOf(record: RecordOf<'reach'>): Reach {
+  const step = record.step ?? 1;
+  if (step > 1) return inSteps(record, step);
   const found = alignReach(wordsSaid(record), record.from, record.direction);
   const stop = record.stop ?? record.said?.at(-1) ?? null;
   const stalled =
@@ -219,4 +222,19 @@ export function reachOf(record: RecordOf<'reach'>): Reach {
   return stalled
     ? { ...found, slips: [...found.slips, { kind: 'stall', numbers: [stop] }] }
     : found;
+}
+
+/** A place in steps is not a number word: it stalls at no nine, and starts where it was asked to. */
+function inSteps(record: RecordOf<'reach'>, step: number): Reach {
+  const places = wordsSaid(record).map((n) => n / step);
+  const sign = record.direction === 'up' ? 1 : -1;
+  if (places.length === 0) return { reach: null, forgiven: null, slips: [] };
+  const start = record.from / step;
+  const found = readPath(pathOf(places, start, sign), places, start, sign, null);
+  const back = (n: number | null): number | null => (n === null ? null : n * step);
+  return {
+    reach: back(found.reach),
+    forgiven: back(found.forgiven),
+    slips: found.slips.map((slip) => ({ ...slip, numbers: slip.numbers.map((n) => n * step) })),
+  };
 }

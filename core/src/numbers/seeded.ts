@@ -21,3 +21,15 @@ export function seeded(seed: number): Random {
     return ((t ^ (t >>> 14)) >>> 0) / 4_294_967_296;
   };
 }
+
+/** The list in an order drawn from the seed (Fisher-Yates), never the order given if it can differ. */
+export function shuffled<T>(list: readonly T[], seed: number): T[] {
+  const random = seeded(seed);
+  const mixed = [...list];
+  for (let i = mixed.length - 1; i > 0; i--) {
+    const j = Math.floor(random() * (i + 1));
+    [mixed[i], mixed[j]] = [mixed[j] as T, mixed[i] as T];
+  }
+  const same = mixed.every((one, i) => one === list[i]);
+  return same && mixed.length > 1 ? [...mixed.slice(1), mixed[0] as T] : mixed;
+}

@@ -6,6 +6,7 @@ export * from './cupboard.js';
 export * from './days.js';
 export * from './defaults.js';
 export * from './household.js';
+export * from './note.js';
 export * from './observation.js';
 export * from './records.js';
 export * from './sitting.js';

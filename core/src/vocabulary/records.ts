@@ -29,6 +29,8 @@ export const CaptureRecord = v.variant('kind', [
     direction: oneOf(DIRECTIONS),
     from: Amount,
     to: Amount,
+    /** How far apart the words lie: 2, 5 or 10 for counting in steps, 1 where it is not said. */
+    step: v.optional(v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(10))),
     stop: Answer,
     leftOut: Amounts,
     repeated: Amounts,

@@ -5,7 +5,12 @@ export const MOODS = ['calm', 'tired', 'tense', 'great'] as const;
 export const ENTRY_STATES = ['planned', 'begun', 'done', 'left'] as const;
 
 /** A child in an activity, with the top of his or her own range. */
-export const Taker = v.object({ childId: Id, top: Amount });
+export const Taker = v.object({
+  childId: Id,
+  top: Amount,
+  /** Ranges the same child was given before in this sitting, first to last: easier and harder. */
+  earlier: v.optional(list(Amount, 40)),
+});
 
 const Takers = v.pipe(list(Taker, 12), v.minLength(1, 'choose at least one child'));
 const ActivityId = v.union([Slug, Id], 'must be the id of an activity');
@@ -48,8 +53,14 @@ export const DaySheet = v.object({
   day: Day,
   away: list(Id, 24),
   laidReady: list(text(120), 200),
+  /** Free words about the day as a whole. */
+  words: v.optional(text(4000)),
 });
 
+/** A child goes on in another range. */
+export const RangeMove = v.object({ childId: Id, top: Amount });
+
+export type RangeMove = v.InferOutput<typeof RangeMove>;
 export type Mood = (typeof MOODS)[number];
 export type EntryState = (typeof ENTRY_STATES)[number];
 export type Taker = v.InferOutput<typeof Taker>;
@@ -58,3 +69,17 @@ export type SittingEnd = v.InferOutput<typeof SittingEnd>;
 export type PlanEntry = v.InferOutput<typeof PlanEntry>;
 export type PlanEntryDraft = v.InferOutput<typeof PlanEntryDraft>;
 export type DaySheet = v.InferOutput<typeof DaySheet>;
+
+const MOST_KEPT = 40;
+
+/** A sitting in which one child goes on in another range; the same where it is in that one already. */
+export function inRange(sitting: Sitting, { childId, top }: RangeMove): Sitting {
+  return {
+    ...sitting,
+    takers: sitting.takers.map((taker) =>
+      taker.childId === childId && taker.top !== top
+        ? { ...taker, top, earlier: [...(taker.earlier ?? []), taker.top].slice(-MOST_KEPT) }
+        : taker,
+    ),
+  };
+}

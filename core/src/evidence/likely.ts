@@ -1,0 +1,29 @@
+import { skillOf } from '../skills/index.js';
+import type { Day } from '../vocabulary/index.js';
+import type { ChildState } from './fold.js';
+import { frontierOf } from './frontier.js';
+
+/** At most this many of one strand, so that a short list is not of one kind. */
+const MOST_OF_A_STRAND = 2;
+
+/**
+ * The skills that are likeliest to be seen of a child now, likeliest first: what it is at, begun
+ * before open, no more than two of a strand.
+ */
+export function likelySkills(state: ChildState, today: Day, most = 5): string[] {
+  const begun = (why: string): number => (why === 'nearly' || why === 'started' ? 1 : 0);
+  const open = frontierOf(state, today)
+    .map((one, rank) => ({ ...one, rank }))
+    .sort((a, b) => begun(b.why) - begun(a.why) || a.rank - b.rank);
+  const chosen: string[] = [];
+  const strands = new Map<string, number>();
+  for (const { skillId } of open) {
+    const { strand } = skillOf(skillId);
+    const count = strands.get(strand) ?? 0;
+    if (chosen.length >= most) break;
+    if (count >= MOST_OF_A_STRAND) continue;
+    strands.set(strand, count + 1);
+    chosen.push(skillId);
+  }
+  return chosen;
+}

@@ -1,0 +1,14 @@
+import * as v from 'valibot';
+import { Day, Id, Instant, filled, text } from './basics.js';
+
+/** Words about a child, jotted down apart from any try. */
+export const ChildNote = v.object({
+  id: Id,
+  childId: Id,
+  at: Instant,
+  day: Day,
+  words: filled(2000),
+  notedBy: text(40),
+});
+
+export type ChildNote = v.InferOutput<typeof ChildNote>;
