@@ -56,6 +56,16 @@ const file: HouseholdFile = {
   pegs: [],
   plan: [],
   days: [{ day: '2026-03-10', away: [], laidReady: [] }],
+  notes: [
+    {
+      id: id(9),
+      childId: id(2),
+      at: '2026-03-10T09:00:00.000Z',
+      day: '2026-03-10',
+      words: 'hums the row',
+      notedBy: '',
+    },
+  ],
 };
 
 describe('the household file', () => {

@@ -1,6 +1,7 @@
 import * as v from 'valibot';
 import {
   Child,
+  ChildNote,
   DaySheet,
   Household,
   Kit,
@@ -41,6 +42,7 @@ export const HouseholdFile = v.object({
   pegs: v.array(Pegs),
   plan: v.array(PlanEntry),
   days: v.array(DaySheet),
+  notes: v.optional(v.array(ChildNote), []),
 });
 
 export type HouseholdFile = v.InferOutput<typeof HouseholdFile>;
@@ -81,5 +83,10 @@ export function shiftTo(file: HouseholdFile, today: Day): HouseholdFile {
     pegs: file.pegs.map((one) => ({ ...one, day: move(one.day), at: shiftInstant(one.at, days) })),
     plan: file.plan.map((one) => ({ ...one, day: move(one.day) })),
     days: file.days.map((one) => ({ ...one, day: move(one.day) })),
+    notes: file.notes.map((one) => ({
+      ...one,
+      day: move(one.day),
+      at: shiftInstant(one.at, days),
+    })),
   };
 }

@@ -1,0 +1,51 @@
+import { BEADS } from './beads.js';
+import { SIGNS } from './compare.js';
+import { DICE, NUMBER_DRAW } from './dice.js';
+import { DOMINO } from './dominoes.js';
+import { DOTS } from './dots.js';
+import { FINGERS_UP } from './fingers.js';
+import { FRAME } from './frame.js';
+import { GROUPS, PARTNERS } from './groups.js';
+import type { Handling } from './handling.js';
+import { HIDING } from './hiding.js';
+import { HUNDRED } from './hundred.js';
+import { PLATES } from './plates.js';
+import { RAIL } from './rail.js';
+import { SHARE } from './share.js';
+import { TALLY } from './tally.js';
+import { COINS_TO_COUNT, TENS } from './tens.js';
+import { LINE, TRACK } from './tracks.js';
+import { TRAY } from './tray.js';
+
+export { FRAME } from './frame.js';
+export type { Control, Handling, Sentence } from './handling.js';
+export { sceneFor } from './prompt-scene.js';
+export { type Ground, type GroundLook, type Piece, type Scene, countOf } from './scene.js';
+
+/** Things to handle of any kind; their states are plain data. */
+export type AnyHandling = Handling<unknown>;
+
+/** Everything that can be handled on the table, in the order in which it is offered. */
+export const HANDLINGS: readonly AnyHandling[] = [
+  FRAME,
+  PLATES,
+  TRAY,
+  HIDING,
+  BEADS,
+  RAIL,
+  FINGERS_UP,
+  DOMINO,
+  DICE,
+  NUMBER_DRAW,
+  DOTS,
+  TALLY,
+  TRACK,
+  LINE,
+  HUNDRED,
+  TENS,
+  GROUPS,
+  PARTNERS,
+  SIGNS,
+  SHARE,
+  COINS_TO_COUNT,
+] as readonly unknown[] as readonly AnyHandling[];
