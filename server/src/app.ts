@@ -19,6 +19,7 @@ import { cupboardRoutes } from './routes/cupboard.js';
 import { daysRoutes } from './routes/days.js';
 import { factsRoutes } from './routes/facts.js';
 import { householdRoutes } from './routes/household.js';
+import { notesRoutes } from './routes/notes.js';
 import { planRoutes } from './routes/plan.js';
 import { progressRoutes } from './routes/progress.js';
 import { sittingsRoutes } from './routes/sittings.js';
@@ -79,6 +80,7 @@ function apiRoutes(context: Context, requestsAMinute: number): express.Router {
   api.use('/children', childrenRoutes(context), progressRoutes(context));
   api.use('/sittings', sittingsRoutes(context));
   api.use('/days', daysRoutes(context));
+  api.use('/notes', notesRoutes(context));
   api.use('/plan', planRoutes(context));
   api.use(() => {
     throw notFound('address');

@@ -20,6 +20,7 @@ export function loadHousehold(store: Store, file: HouseholdFile): void {
     file.observations.forEach((observation) => store.facts.addObservation(observation));
     file.words.forEach((word) => store.facts.addWord(word));
     file.pegs.forEach((pegs) => store.facts.addPegs(pegs));
+    file.notes.forEach((note) => store.notes.add(note));
     file.voidings.forEach((voiding) => store.facts.addVoiding(voiding));
   });
 }

@@ -31,6 +31,8 @@ export interface Facts {
   ofSitting(sittingId: string): SeenObservation[];
   /** Observations of a child that stand, of some skills or of all, oldest first, the last `limit`. */
   standing(childId: string, skillIds: readonly string[] | null, limit: number): Observation[];
+  /** Observations of a day that stand, in the order of arrival. */
+  ofDay(day: string): Observation[];
   /** Days on which something was noted about a child, oldest first. */
   days(childId: string): string[];
 }
@@ -80,6 +82,12 @@ export function factsIn(db: Database): Facts {
   );
   const days = db
     .prepare(`SELECT DISTINCT day FROM facts WHERE child_id = ? AND kind <> 'voiding' ORDER BY day`)
+    .pluck();
+  const ofDay = db
+    .prepare(
+      `SELECT f.body FROM facts f WHERE f.kind = 'observation' AND f.day = ?
+         AND NOT EXISTS (SELECT 1 FROM facts v WHERE v.voids = f.id) ORDER BY f.seq`,
+    )
     .pluck();
   const ofSitting = db.prepare(`${seen} AND f.sitting_id = ? ORDER BY f.seq`);
 
@@ -158,6 +166,7 @@ export function factsIn(db: Database): Facts {
         .map(({ body }) => JSON.parse(body) as Observation)
         .reverse(),
     days: (childId) => days.all(childId) as string[],
+    ofDay: (day) => (ofDay.all(day) as string[]).map((body) => JSON.parse(body) as Observation),
     ofSitting: (id) => (ofSitting.all(id) as Parameters<typeof toSeen>[0][]).map(toSeen),
   };
 }

@@ -13,8 +13,12 @@ export interface Sittings {
   add(sitting: Sitting): boolean;
   /** Ends it; saying so again changes the mood at most. */
   end(id: string, end: SittingEnd): void;
+  /** Keeps who takes part and in which range. */
+  putTakers(sitting: Sitting): void;
   /** Sittings of a day that were begun and not ended. */
   openOn(day: string): Sitting[];
+  /** Sittings of a day, in the order in which they began. */
+  ofDay(day: string): Sitting[];
   /** Sittings of a child, newest first. */
   ofChild(childId: string, limit: number): SittingLine[];
 }
@@ -42,6 +46,7 @@ export function sittingsIn(db: Database): Sittings {
     'INSERT INTO sitting_children (sitting_id, child_id) VALUES (?, ?) ON CONFLICT DO NOTHING',
   );
   const end = db.prepare('UPDATE sittings SET ended_at = ?, mood = ? WHERE id = ?');
+  const takers = db.prepare('UPDATE sittings SET takers = ? WHERE id = ?');
   const ofChild = db.prepare(
     `SELECT ${COLUMNS}, (
        SELECT count(*) FROM facts f
@@ -50,10 +55,14 @@ export function sittingsIn(db: Database): Sittings {
      FROM sitting_children c JOIN sittings s ON s.id = c.sitting_id
      WHERE c.child_id = ? ORDER BY s.started_at DESC, s.id LIMIT ?`,
   );
+  const ofDay = db.prepare(
+    `SELECT ${COLUMNS} FROM sittings s WHERE s.day = ? ORDER BY s.started_at`,
+  );
   const openOn = db.prepare(
     `SELECT ${COLUMNS} FROM sittings s WHERE s.day = ? AND s.ended_at IS NULL ORDER BY s.started_at`,
   );
   return {
+    ofDay: (day) => (ofDay.all(day) as SittingRow[]).map(toSitting),
     openOn: (day) => (openOn.all(day) as SittingRow[]).map(toSitting),
     find(id) {
       const row = one.get(id) as SittingRow | undefined;
@@ -65,6 +74,7 @@ export function sittingsIn(db: Database): Sittings {
       for (const taker of sitting.takers) insertChild.run(sitting.id, taker.childId);
       return isNew;
     },
+    putTakers: (sitting) => void takers.run(JSON.stringify(sitting.takers), sitting.id),
     end: (id, { endedAt, mood }) => void end.run(endedAt, mood, id),
     ofChild: (childId, limit) =>
       (ofChild.all(childId, limit) as (SittingRow & { tries: number })[]).map(toSitting),

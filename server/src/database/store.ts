@@ -10,6 +10,7 @@ import type {
 } from '@gumo/core/vocabulary';
 import type { Database } from 'better-sqlite3';
 import { type Facts, factsIn } from './facts.js';
+import { type Notes, notesIn } from './notes.js';
 import { type Rows, rowsIn } from './rows.js';
 import { type Sittings, sittingsIn } from './sittings.js';
 import { type Enqueue, writerIn } from './writer.js';
@@ -26,6 +27,7 @@ export interface Store {
   readonly days: { find(day: string): DaySheet; put(sheet: DaySheet): void };
   readonly sittings: Sittings;
   readonly facts: Facts;
+  readonly notes: Notes;
   readonly snapshots: {
     find(childId: string): { rules: number; upto: number; body: string } | undefined;
     put(childId: string, rules: number, upto: number, body: string): void;
@@ -82,6 +84,7 @@ export function storeIn(db: Database): Store {
     },
     sittings: sittingsIn(db),
     facts: factsIn(db),
+    notes: notesIn(db),
     snapshots: {
       find: (childId) => snapshot.get(childId) as ReturnType<Store['snapshots']['find']>,
       put: (...row) => void putSnapshot.run(...row),

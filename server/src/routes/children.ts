@@ -1,12 +1,24 @@
+import { tablePace } from '@gumo/core/planning';
 import { findSkill } from '@gumo/core/skills';
 import { Child } from '@gumo/core/vocabulary';
 import { Router } from 'express';
 import * as v from 'valibot';
 import { checked, notFound, wrongField } from '../problems.js';
 import { type Context, childOf, param } from './context.js';
+import { activityIn } from './cupboard.js';
 
 const PAGE = 50;
 const SITTINGS = 30;
+/** Sittings that the minutes at the table are told from. */
+const PACED = 200;
+
+/** "9 March". */
+const dayInWords = (day: string): string =>
+  new Date(`${day}T12:00:00Z`).toLocaleDateString('en-US', {
+    day: 'numeric',
+    month: 'long',
+    timeZone: 'UTC',
+  });
 
 const PageQuery = v.object({
   skill: v.optional(v.string()),
@@ -52,6 +64,20 @@ export function childrenRoutes(context: Context): Router {
     const shown = rows.slice(0, PAGE);
     const next = rows.length > PAGE ? (shown[shown.length - 1]?.seq ?? null) : null;
     response.json({ observations: shown, next });
+  });
+
+  router.get('/:id/notes', (request, response) => {
+    response.json(store.notes.ofChild(childOf(context, request).id, PAGE));
+  });
+
+  /** How long this child sits at the table next time, from how its sittings there went. */
+  router.get('/:id/pace', (request, response) => {
+    const table = store.sittings
+      .ofChild(childOf(context, request).id, PACED)
+      .filter((one) => one.endedAt !== null && activityIn(store, one.activityId)?.band === 'table')
+      .map(({ day, mood }) => ({ day, mood, finished: true }))
+      .reverse();
+    response.json(tablePace(table, dayInWords));
   });
 
   router.get('/:id/sittings', (request, response) => {

@@ -1,6 +1,6 @@
 import { nextSteps, topFor } from '@gumo/core/activities';
 import { mustNotMeetSmallParts } from '@gumo/core/things';
-import { Day, DaySheet } from '@gumo/core/vocabulary';
+import { Day, DaySheet, type Observation, type Outcome } from '@gumo/core/vocabulary';
 import { Router } from 'express';
 import { checked, notFound, wrongField } from '../problems.js';
 import { type Context, param } from './context.js';
@@ -25,6 +25,25 @@ export function daysRoutes(context: Context): Router {
       ready: needsFor(store, entries, () => here),
       open: store.sittings.openOn(day),
       noSmallParts: here.filter((child) => mustNotMeetSmallParts(child, day)).map((one) => one.id),
+    });
+  });
+
+  /** What was noted on a day, by child and skill, what was said, and who was not seen. */
+  router.get('/:day/seen', (request, response) => {
+    const day = checked(Day, param(request, 'day'));
+    const observations = store.facts.ofDay(day);
+    const notes = store.notes.ofDay(day);
+    const { away } = store.days.find(day);
+    const seen = new Set([...observations, ...notes].map((one) => one.childId));
+    response.json({
+      day,
+      sittings: store.sittings.ofDay(day),
+      skills: bySkill(observations),
+      notes,
+      notSeen: store.children
+        .all()
+        .filter((child) => !child.archived && !away.includes(child.id) && !seen.has(child.id))
+        .map((child) => child.id),
     });
   });
 
@@ -72,4 +91,22 @@ export function daysRoutes(context: Context): Router {
   });
 
   return router;
+}
+
+interface SkillSeen {
+  readonly childId: string;
+  readonly skillId: string;
+  readonly outcomes: Outcome[];
+}
+
+/** The outcomes of a day, gathered by child and skill in the order in which they were first seen. */
+function bySkill(observations: readonly Observation[]): SkillSeen[] {
+  const found = new Map<string, SkillSeen>();
+  for (const { childId, skillId, outcome } of observations) {
+    const key = `${childId}/${skillId}`;
+    const known = found.get(key) ?? { childId, skillId, outcomes: [] };
+    known.outcomes.push(outcome);
+    found.set(key, known);
+  }
+  return [...found.values()];
 }

@@ -1,5 +1,5 @@
 import { FIRST_LOOK } from '@gumo/core/evidence';
-import { Sitting, SittingEnd } from '@gumo/core/vocabulary';
+import { RangeMove, Sitting, SittingEnd, inRange } from '@gumo/core/vocabulary';
 import { Router } from 'express';
 import { Problem, checked, notFound, wrongField } from '../problems.js';
 import { type Context, param } from './context.js';
@@ -64,6 +64,17 @@ export function sittingsRoutes(context: Context): Router {
       store.sittings.end(sitting.id, end);
       move(sitting, 'done');
     });
+    response.json(find(sitting.id));
+    tell(sitting);
+  });
+
+  router.post('/:id/range', (request, response) => {
+    const move = checked(RangeMove, request.body);
+    const sitting = find(param(request, 'id'));
+    if (!sitting.takers.some((taker) => taker.childId === move.childId)) {
+      throw wrongField('childId', 'is not in this sitting');
+    }
+    store.sittings.putTakers(inRange(sitting, move));
     response.json(find(sitting.id));
     tell(sitting);
   });
