@@ -8,6 +8,11 @@ export const routes: Routes = [
     loadComponent: () => import('./places/today/today').then((m) => m.Today),
   },
   {
+    path: 'today/end',
+    title: 'Day’s end · Gumo',
+    loadComponent: () => import('./places/today/day-end').then((m) => m.DayEnd),
+  },
+  {
     path: 'activities',
     title: 'Activities · Gumo',
     loadComponent: () => import('./places/activities/activities').then((m) => m.Activities),
@@ -83,6 +88,16 @@ export const routes: Routes = [
           import('./places/children/details/details-tab').then((m) => m.DetailsTab),
       },
     ],
+  },
+  {
+    path: 'table',
+    title: 'Table · Gumo',
+    loadComponent: () => import('./places/table/table').then((m) => m.Table),
+  },
+  {
+    path: 'table/:thing',
+    title: 'Table · Gumo',
+    loadComponent: () => import('./places/table/table').then((m) => m.Table),
   },
   {
     path: 'run/:id',

@@ -13,8 +13,10 @@ import { Store } from '@ngrx/store';
 import { filter, map } from 'rxjs';
 import { Icon, type IconName } from './common/icon';
 import { ThemeChoice } from './common/theme';
+import { Jotting } from './jot/jotting';
 import { HouseholdActions, householdFeature } from './state/household';
 import { outboxFeature } from './state/outbox';
+import { runFeature } from './state/run';
 
 interface Place {
   readonly path: string;
@@ -27,6 +29,7 @@ const PLACES: readonly Place[] = [
   { path: '/today', name: 'Today', key: 't', icon: 'today' },
   { path: '/children', name: 'Children', key: 'c', icon: 'children' },
   { path: '/activities', name: 'Activities', key: 'a', icon: 'activities' },
+  { path: '/table', name: 'Table', key: 'b', icon: 'table' },
   { path: '/cupboard', name: 'Cupboard', key: 'u', icon: 'cupboard' },
   { path: '/household', name: 'Household', key: 'h', icon: 'household' },
 ];
@@ -35,7 +38,9 @@ const KEYS: readonly (readonly [string, string])[] = [
   ['T', 'Today'],
   ['C', 'Children'],
   ['A', 'Activities'],
+  ['B', 'Table'],
   ['U', 'Cupboard'],
+  ['J', 'Jot'],
   ['H', 'Household'],
   ['?', 'these keys'],
   ['O  H  N  X', 'at the tray: on own, with help, not yet, not now'],
@@ -44,6 +49,7 @@ const KEYS: readonly (readonly [string, string])[] = [
   ['← →', 'the next child'],
   ['− +', 'easier, harder'],
   ['Space', 'shows or hides the picture'],
+  ['F', 'turns the picture to the child'],
   ['Backspace', 'takes the last one back'],
   ['E', 'ends the sitting'],
 ];
@@ -61,6 +67,8 @@ export class App {
   private readonly router = inject(Router);
   private readonly store = inject(Store);
   private readonly themeChoice = inject(ThemeChoice);
+  private readonly jotting = inject(Jotting);
+  private readonly atTheTray = this.store.selectSignal(runFeature.selectChildId);
   private readonly keysDialog = viewChild.required<ElementRef<HTMLDialogElement>>('keysDialog');
 
   protected readonly places = PLACES;
@@ -84,6 +92,11 @@ export class App {
     this.store.dispatch(HouseholdActions.opened());
   }
 
+  /** From anywhere; at the tray the child whose turn it is stands there already. */
+  protected jot(): void {
+    void this.jotting.open(this.bare() ? this.atTheTray() : null);
+  }
+
   protected toggleTheme(): void {
     this.themeChoice.toggle();
   }
@@ -101,6 +114,11 @@ export class App {
     if (document.querySelector('.cdk-overlay-backdrop')) return;
     if (event.key === '?') {
       this.showKeys();
+      return;
+    }
+    if (event.key.toLowerCase() === 'j') {
+      event.preventDefault();
+      this.jot();
       return;
     }
     const place = PLACES.find((one) => one.key === event.key.toLowerCase());

@@ -12,12 +12,16 @@ import day from '@material-symbols/svg-400/outlined/light_mode.svg';
 import edit from '@material-symbols/svg-400/outlined/edit.svg';
 import evening from '@material-symbols/svg-400/outlined/dark_mode.svg';
 import household from '@material-symbols/svg-400/outlined/home.svg';
+import jot from '@material-symbols/svg-400/outlined/edit_note.svg';
 import keys from '@material-symbols/svg-400/outlined/keyboard.svg';
 import remove from '@material-symbols/svg-400/outlined/delete.svg';
 import search from '@material-symbols/svg-400/outlined/search.svg';
 import song from '@material-symbols/svg-400/outlined/music_note.svg';
+import table from '@material-symbols/svg-400/outlined/interests.svg';
+import speak from '@material-symbols/svg-400/outlined/volume_up.svg';
 import today from '@material-symbols/svg-400/outlined/notes.svg';
 import tune from '@material-symbols/svg-400/outlined/tune.svg';
+import turn from '@material-symbols/svg-400/outlined/fullscreen.svg';
 import undo from '@material-symbols/svg-400/outlined/undo.svg';
 
 /** Icons that ship with the application; only what is used is bundled. */
@@ -34,12 +38,16 @@ const ICONS = {
   edit,
   evening,
   household,
+  jot,
   keys,
   remove,
   search,
   song,
+  speak,
+  table,
   today,
   tune,
+  turn,
   undo,
 } as const;
 export type IconName = keyof typeof ICONS;

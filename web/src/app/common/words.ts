@@ -35,6 +35,17 @@ export function dayWords(day: string): string {
   return format(parseISO(day), 'EEE d MMM');
 }
 
+const languages = new Intl.DisplayNames(['en'], { type: 'language' });
+
+/** The English name of a language: "Turkish" for `tr`; the tag itself where there is none. */
+export function languageName(tag: string): string {
+  try {
+    return languages.of(tag) ?? tag;
+  } catch {
+    return tag;
+  }
+}
+
 /** "to 10". */
 export const topWords = (top: number): string => `to ${top}`;
 

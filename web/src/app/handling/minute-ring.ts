@@ -17,8 +17,8 @@ const WIDTH = 6;
   styles: `
     svg {
       display: block;
-      inline-size: 52px;
-      block-size: 52px;
+      inline-size: var(--size, 52px);
+      block-size: var(--size, 52px);
     }
     .all {
       fill: var(--line);

@@ -104,8 +104,11 @@ export interface Noted {
       :host {
         grid-template-columns: 1fr 1fr;
       }
+      :host {
+        gap: 6px;
+      }
       button {
-        min-height: 60px;
+        min-height: 56px;
       }
     }
   `,

@@ -1,50 +1,37 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import type { Prompt } from '@gumo/core/activities';
-import { Counters } from './counters';
-import { NumeralCard } from './numeral-card';
+import { sceneFor } from '@gumo/core/handling';
+import { SceneView } from './scene';
 
-/** What is drawn for a prompt: things laid out, a card with a numeral, or nothing. */
-export const pictureOf = ({ kind, layout }: Prompt): 'counters' | 'card' | 'none' => {
-  if (kind === 'count' || kind === 'give' || layout !== null) return 'counters';
-  return kind === 'numeral' ? 'card' : 'none';
-};
-
-/** What should lie there for a prompt. */
+/** What should lie there for a prompt; empty where nothing does. */
 @Component({
   selector: 'gumo-prompt-picture',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Counters, NumeralCard],
+  imports: [SceneView],
   template: `
-    @switch (look()) {
-      @case ('counters') {
-        <gumo-counters
-          [n]="prompt().expected"
-          [layout]="prompt().layout ?? 'row'"
-          [seed]="seed() + prompt().key"
-        />
-      }
-      @case ('card') {
-        <gumo-numeral-card [n]="prompt().expected" />
-      }
+    @if (scene(); as scene) {
+      <gumo-scene [scene]="scene" [unit]="unit()" />
     }
   `,
   styles: `
     :host {
       display: flex;
       justify-content: center;
+      align-items: center;
       inline-size: 100%;
       block-size: 100%;
-      align-items: center;
-    }
-    gumo-counters {
-      inline-size: 100%;
-      block-size: 100%;
-      align-items: center;
+      min-block-size: 0;
     }
   `,
 })
 export class PromptPicture {
   readonly prompt = input.required<Prompt>();
+  /** The same seed lays the same picture. */
   readonly seed = input('');
-  protected readonly look = computed(() => pictureOf(this.prompt()));
+  /** How the household fills a frame. */
+  readonly fill = input<'row' | 'pairs'>('row');
+  readonly unit = input(56);
+  protected readonly scene = computed(() =>
+    sceneFor(this.prompt(), { seed: this.seed() + this.prompt().key, fill: this.fill() }),
+  );
 }

@@ -1,6 +1,7 @@
 import {
   Activity,
   Child,
+  ChildNote,
   DaySheet,
   Household,
   Kit,
@@ -120,6 +121,27 @@ export const ObservationPage = v.object({
   next: v.nullable(v.number()),
 });
 export const SittingLines = v.array(v.object({ ...Sitting.entries, tries: v.number() }));
+export const Notes = v.array(ChildNote);
+
+/** How long a child sits at the table next time, and why. */
+export const Pace = v.object({
+  minutes: v.number(),
+  reason: v.string(),
+  restOn: v.nullable(v.string()),
+  earlier: v.boolean(),
+});
+
+/** What was noted on a day. */
+export const DaySeen = v.object({
+  day: v.string(),
+  sittings: v.array(Sitting),
+  skills: v.array(
+    v.object({ childId: v.string(), skillId: v.string(), outcomes: v.array(Outcome) }),
+  ),
+  notes: Notes,
+  notSeen: v.array(v.string()),
+});
+
 export const Tops = v.array(v.object({ childId: v.string(), top: v.number() }));
 
 /** The state of the fold is the core's own; its outline is checked, its inside is not. */
@@ -139,4 +161,6 @@ export type DayAnswer = v.InferOutput<typeof DayAnswer>;
 export type NeedLine = v.InferOutput<typeof NeedLine>;
 export type SeenObservation = v.InferOutput<typeof SeenObservation>;
 export type SittingLine = v.InferOutput<typeof SittingLines>[number];
+export type DaySeen = v.InferOutput<typeof DaySeen>;
+export type Pace = v.InferOutput<typeof Pace>;
 export type Tops = v.InferOutput<typeof Tops>;

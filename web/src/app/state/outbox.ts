@@ -1,8 +1,10 @@
 import { DOCUMENT, Injectable, inject } from '@angular/core';
 import type {
+  ChildNote,
   Observation,
   OwnWord,
   Pegs,
+  RangeMove,
   Sitting,
   SittingEnd,
   Voiding,
@@ -18,7 +20,10 @@ export type Parcel =
   | { readonly kind: 'observation'; readonly observation: Observation }
   | { readonly kind: 'voiding'; readonly voiding: Voiding; readonly childId?: string }
   | { readonly kind: 'word'; readonly word: OwnWord }
+  | { readonly kind: 'note'; readonly note: ChildNote }
+  | { readonly kind: 'note-back'; readonly noteId: string; readonly childId: string }
   | { readonly kind: 'pegs'; readonly pegs: Pegs }
+  | { readonly kind: 'range'; readonly sittingId: string; readonly move: RangeMove }
   | { readonly kind: 'end'; readonly sittingId: string; readonly end: SittingEnd };
 
 interface OutboxSchema extends DBSchema {
@@ -166,8 +171,14 @@ export class Outbox {
         return this.api.send('PUT', `/sittings/${first.sitting.id}`, first.sitting, Anything);
       case 'end':
         return this.api.send('POST', `/sittings/${first.sittingId}/end`, first.end, Anything);
+      case 'range':
+        return this.api.send('POST', `/sittings/${first.sittingId}/range`, first.move, Anything);
       case 'word':
         return this.api.send('POST', '/words', { words: [first.word] }, Anything);
+      case 'note':
+        return this.api.send('POST', '/notes', { notes: [first.note] }, Anything);
+      case 'note-back':
+        return this.api.send('DELETE', `/notes/${first.noteId}`, undefined, Anything);
       case 'pegs':
         return this.api.send('POST', '/pegs', { pegs: [first.pegs] }, Anything);
       case 'observation': {
@@ -194,8 +205,13 @@ function childrenOf(parcel: Parcel): string[] {
       return [parcel.word.childId];
     case 'pegs':
       return [parcel.pegs.childId];
+    case 'note':
+      return [parcel.note.childId];
+    case 'note-back':
+      return [parcel.childId];
     case 'voiding':
       return parcel.childId === undefined ? [] : [parcel.childId];
+    case 'range':
     case 'end':
       return [];
   }

@@ -1,5 +1,5 @@
 import { inject } from '@angular/core';
-import { type Prompt, promptsOf, readyPrompts, topsOf } from '@gumo/core/activities';
+import { type Prompt, promptKey, promptsOf, readyPrompts, topsOf } from '@gumo/core/activities';
 import {
   type Asked,
   type ChildState,
@@ -10,7 +10,9 @@ import {
 } from '@gumo/core/evidence';
 import type { Activity, Child, Mood, Observation, Sitting, Voiding } from '@gumo/core/vocabulary';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
+import { concatLatestFrom } from '@ngrx/operators';
 import {
+  Store,
   createActionGroup,
   createFeature,
   createReducer,
@@ -18,7 +20,7 @@ import {
   on,
   props,
 } from '@ngrx/store';
-import { catchError, concatMap, from, map, mergeMap, of } from 'rxjs';
+import { EMPTY, catchError, concatMap, from, map, mergeMap, of } from 'rxjs';
 import { Api } from '../common/api';
 import { Evidence } from './answers';
 import { childrenFeature } from './children';
@@ -110,6 +112,10 @@ const reducer = createReducer(
   on(RunActions.ended, (state): RunState => ({ ...state, sitting: null })),
 );
 
+/** The key of the prompt that a try answered. */
+const keyOfTry = ({ record, skillId, itemId, answered }: Observation): string =>
+  promptKey(record.kind, skillId, itemId ?? '', answered ?? 'spoken');
+
 /** The prompt for a child now: chosen by the core from everything within the range. */
 function choosePrompt(
   activity: Activity,
@@ -168,7 +174,7 @@ export const runFeature = createFeature({
         if (!activity || !child || !sitting || !known) return null;
         const asked = standing
           .filter((one) => one.childId === child.id)
-          .map((one) => ({ key: `${one.record.kind}-${one.itemId}`, outcome: one.outcome }));
+          .map((one) => ({ key: keyOfTry(one), outcome: one.outcome }));
         const top = tops[child.id] ?? 5;
         return choosePrompt(activity, child, top, known, asked, sitting);
       },
@@ -196,10 +202,17 @@ export const loadEvidence = createEffect(
 
 /** Everything noted goes through the outbox, in order. */
 export const keepRun = createEffect(
-  (actions = inject(Actions), outbox = inject(Outbox)) => {
+  (actions = inject(Actions), outbox = inject(Outbox), store = inject(Store)) => {
     return actions.pipe(
-      ofType(RunActions.begun, RunActions.noted, RunActions.takenBack, RunActions.ended),
-      concatMap((action) => {
+      ofType(
+        RunActions.begun,
+        RunActions.noted,
+        RunActions.takenBack,
+        RunActions.rangeSet,
+        RunActions.ended,
+      ),
+      concatLatestFrom(() => store.select(runFeature.selectSitting)),
+      concatMap(([action, sitting]) => {
         switch (action.type) {
           case RunActions.begun.type:
             return outbox.put({ kind: 'sitting', sitting: action.sitting });
@@ -207,6 +220,14 @@ export const keepRun = createEffect(
             return outbox.put({ kind: 'observation', observation: action.observation });
           case RunActions.takenBack.type:
             return outbox.put({ kind: 'voiding', voiding: action.voiding });
+          case RunActions.rangeSet.type:
+            return sitting
+              ? outbox.put({
+                  kind: 'range',
+                  sittingId: sitting.id,
+                  move: { childId: action.childId, top: action.top },
+                })
+              : EMPTY;
           case RunActions.ended.type:
             return outbox.put({
               kind: 'end',

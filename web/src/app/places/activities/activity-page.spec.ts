@@ -82,7 +82,7 @@ describe('the page of an activity', () => {
     const drawn = await open('handfuls', 5);
     expect(drawn.element.querySelector('.look')).not.toBeNull();
     TestBed.resetTestingModule();
-    const told = await open('hidden-part', 5);
+    const told = await open('both-sides-spot', 5);
     expect(told.element.querySelector('.look')).toBeNull();
     expect(told.all('.steps ol li').length).toBeGreaterThanOrEqual(5);
   });

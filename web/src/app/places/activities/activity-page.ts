@@ -8,7 +8,7 @@ import {
   signal,
 } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
-import { promptsOf, topsOf } from '@gumo/core/activities';
+import { type Prompt, promptsOf, topsOf } from '@gumo/core/activities';
 import { matchSkills, skillOf } from '@gumo/core/skills';
 import {
   type Care,
@@ -26,7 +26,8 @@ import { Clock } from '../../common/clock';
 import { Icon } from '../../common/icon';
 import { PegMark } from '../../common/peg-mark';
 import { LOCAL_RULES, listWords } from '../../common/words';
-import { PromptPicture, pictureOf } from '../../handling/prompt-picture';
+import { sceneFor } from '@gumo/core/handling';
+import { PromptPicture } from '../../handling/prompt-picture';
 import { OwnActivities, Tops } from '../../state/answers';
 import { childrenFeature } from '../../state/children';
 import { dayFeature, DayActions } from '../../state/day';
@@ -47,6 +48,9 @@ const STEP_WORDS: Record<string, string> = {
 };
 const WAY_WORDS = { led: 'led', presented: 'presented', 'left-out': 'left out for free choice' };
 const PLACE_WORDS = { in: 'indoors', out: 'outdoors', either: 'indoors or out' };
+
+/** True where something lies there for a prompt. */
+const isDrawn = (prompt: Prompt): boolean => sceneFor(prompt, { seed: '', fill: 'row' }) !== null;
 
 /** One activity: for whom, how far, how many of what, the steps, and *Begin*. */
 @Component({
@@ -154,14 +158,14 @@ export class ActivityPage {
     if (!activity) return null;
     const top = Math.max(...this.sizes().tops);
     const prompts = promptsOf(activity, top, activity.capture, ['speaks']);
-    const drawn = prompts.filter((one) => pictureOf(one) !== 'none');
+    const drawn = prompts.filter(isDrawn);
     const from = drawn.length > 0 ? drawn : prompts;
     return from[Math.floor(from.length / 2)] ?? null;
   });
 
   protected readonly isDrawn = computed(() => {
     const sample = this.sample();
-    return sample !== null && pictureOf(sample) !== 'none';
+    return sample !== null && isDrawn(sample);
   });
 
   constructor() {

@@ -291,7 +291,7 @@ export class OwnActivityForm {
   protected async keep(event: Event | null, archived = false): Promise<void> {
     event?.preventDefault();
     const draft = this.draft();
-    const kinds = new Set(matchSkills(draft.skills).map(captureKindOf));
+    const kinds = new Set(matchSkills(draft.skills).map((id) => captureKindOf(id)));
     const row = {
       ...draft,
       archived,

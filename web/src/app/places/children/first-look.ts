@@ -10,7 +10,7 @@ import {
 } from '@angular/core';
 import { LiveAnnouncer } from '@angular/cdk/a11y';
 import { RouterLink } from '@angular/router';
-import { NO_TAPS, promptFor, recordFor } from '@gumo/core/activities';
+import { promptFor } from '@gumo/core/activities';
 import {
   type ChildState,
   type Fact,
@@ -22,6 +22,7 @@ import {
   nextLook,
   pegsByAge,
 } from '@gumo/core/evidence';
+import { recordFor } from '@gumo/core/pads';
 import { STRANDS, STRAND_TITLES, type Strand, skillOf, skillsOfStrand } from '@gumo/core/skills';
 import { type Observation, type Outcome, type Pegs, ageOn } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
@@ -202,12 +203,12 @@ export class FirstLook {
       day: this.clock.today(),
       outcome,
       triedFirst,
-      answered: child.answerModes.includes('speaks') ? 'spoken' : 'shown',
+      answered: prompt.way,
       reason: null,
       things: [],
       notedBy: '',
       note: '',
-      record: recordFor(prompt, NO_TAPS, outcome, this.household()?.languages[0] ?? 'en'),
+      record: recordFor(prompt, null, outcome, this.household()?.languages[0] ?? 'en'),
     };
     void this.outbox.put({ kind: 'observation', observation });
     // The list first: what comes next depends on it and on the state together.

@@ -7,73 +7,29 @@ import {
   input,
   signal,
 } from '@angular/core';
+import { recordWords } from '@gumo/core/details';
 import { FIRST_LOOK } from '@gumo/core/evidence';
+import { findItem, skillOf } from '@gumo/core/skills';
+import type { ChildNote } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
 import { Api } from '../../common/api';
-import { dayWords } from '../../common/words';
-import { type SittingLine, SittingLines } from '../../state/answers';
+import { OUTCOME_WORDS, dayWords, topWords } from '../../common/words';
+import { Notes, Pace, SittingAnswer, type SittingLine, SittingLines } from '../../state/answers';
 import { householdFeature } from '../../state/household';
 
-/** What was done with a child, newest first, and how it went. */
+interface TryLine {
+  readonly id: string;
+  readonly what: string;
+  readonly outcome: string;
+  readonly record: string;
+}
+
+/** How long the child sits at the table next, what was done, newest first, and what was jotted down. */
 @Component({
   selector: 'gumo-sittings-tab',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `
-    <section class="sheet" aria-label="Sittings">
-      @if (failure(); as message) {
-        <p class="caution" role="alert">{{ message }}</p>
-      }
-      <table>
-        <thead>
-          <tr>
-            <th scope="col">Day</th>
-            <th scope="col">Activity</th>
-            <th scope="col">Tries</th>
-            <th scope="col">How it was</th>
-          </tr>
-        </thead>
-        <tbody>
-          @for (one of lines(); track one.id) {
-            <tr>
-              <td class="numbers soft">{{ one.day }}</td>
-              <th scope="row">{{ one.title }}</th>
-              <td class="numbers">{{ one.tries }}</td>
-              <td class="soft">{{ one.mood }}</td>
-            </tr>
-          } @empty {
-            <tr>
-              <td colspan="4" class="soft">The first sitting will stand here.</td>
-            </tr>
-          }
-        </tbody>
-      </table>
-    </section>
-  `,
-  styles: `
-    .sheet {
-      max-width: 760px;
-    }
-    table {
-      border-collapse: collapse;
-      inline-size: 100%;
-    }
-    th,
-    td {
-      padding: 8px 10px 8px 0;
-      border-top: 1px solid var(--line);
-      text-align: left;
-      font-weight: 400;
-    }
-    thead th {
-      border: 0;
-      color: var(--ink-soft);
-      font-size: 13px;
-      font-weight: 600;
-    }
-    tbody th {
-      font-weight: 600;
-    }
-  `,
+  templateUrl: './sittings-tab.html',
+  styleUrl: './sittings-tab.scss',
 })
 export class SittingsTab {
   readonly id = input.required<string>();
@@ -81,7 +37,12 @@ export class SittingsTab {
   private readonly api = inject(Api);
   private readonly activities = inject(Store).selectSignal(householdFeature.selectActivityById);
   private readonly sittings = signal<readonly SittingLine[]>([]);
+  protected readonly pace = signal<Pace | null>(null);
+  protected readonly notes = signal<readonly ChildNote[]>([]);
   protected readonly failure = signal<string | null>(null);
+  protected readonly opened = signal<string | null>(null);
+  protected readonly tries = signal<readonly TryLine[]>([]);
+  protected readonly day = dayWords;
   protected readonly lines = computed(() =>
     this.sittings().map((one) => ({
       id: one.id,
@@ -90,17 +51,57 @@ export class SittingsTab {
         one.activityId === FIRST_LOOK
           ? 'First look'
           : (this.activities().get(one.activityId)?.title ?? one.activityId),
+      range: this.rangeWords(one),
       tries: one.tries,
       mood: one.endedAt === null ? 'not ended' : (one.mood ?? ''),
     })),
   );
 
   constructor() {
-    effect(() => {
-      this.api.get(`/children/${this.id()}/sittings`, SittingLines).then(
-        (lines) => this.sittings.set(lines),
-        (error: unknown) => this.failure.set((error as Error).message),
+    effect(() => void this.load(this.id()));
+  }
+
+  private async load(id: string): Promise<void> {
+    try {
+      const [sittings, pace, notes] = await Promise.all([
+        this.api.get(`/children/${id}/sittings`, SittingLines),
+        this.api.get(`/children/${id}/pace`, Pace),
+        this.api.get(`/children/${id}/notes`, Notes),
+      ]);
+      this.sittings.set(sittings);
+      this.pace.set(pace);
+      this.notes.set(notes);
+    } catch (error) {
+      this.failure.set((error as Error).message);
+    }
+  }
+
+  /** "to 10", and the ranges before it: "to 5, then to 10". */
+  private rangeWords({ takers }: SittingLine): string {
+    const taker = takers.find((one) => one.childId === this.id());
+    return taker ? [...(taker.earlier ?? []), taker.top].map(topWords).join(', then ') : '';
+  }
+
+  protected async toggle(sittingId: string): Promise<void> {
+    if (this.opened() === sittingId) {
+      this.opened.set(null);
+      return;
+    }
+    try {
+      const { observations } = await this.api.get(`/sittings/${sittingId}`, SittingAnswer);
+      this.tries.set(
+        observations
+          .filter(({ observation, voided }) => !voided && observation.childId === this.id())
+          .map(({ observation: { id, skillId, itemId, outcome, record } }) => ({
+            id,
+            what: findItem(skillId, itemId ?? '')?.label ?? skillOf(skillId).title,
+            outcome: OUTCOME_WORDS[outcome],
+            record: recordWords(record),
+          })),
       );
-    });
+      this.opened.set(sittingId);
+    } catch (error) {
+      this.failure.set((error as Error).message);
+    }
   }
 }

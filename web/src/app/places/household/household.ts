@@ -12,6 +12,8 @@ import { Store } from '@ngrx/store';
 import * as v from 'valibot';
 import { Api, ApiProblem } from '../../common/api';
 import { faultWords } from '../../common/faults';
+import { COUNTING_LANGUAGES } from '../../common/number-words';
+import { languageName } from '../../common/words';
 import { HouseholdActions, householdFeature } from '../../state/household';
 
 type Choice = readonly [value: string, words: string];
@@ -147,6 +149,41 @@ const QUESTIONS: readonly Question[] = [
           <input #name maxlength="60" [value]="settings.name" (input)="rename(name.value)" />
         </label>
         <ul>
+          <li>
+            <span class="what">
+              <strong>Languages the children count in</strong>
+              <span class="soft">
+                The first is the household’s own; the pads offer the others one tap away.
+              </span>
+            </span>
+            <span class="choices languages">
+              @for (tag of settings.languages; track tag) {
+                <button
+                  type="button"
+                  [disabled]="settings.languages.length === 1"
+                  [attr.aria-label]="'Take out ' + nameOf(tag)"
+                  (click)="speak(settings.languages, tag, false)"
+                >
+                  {{ nameOf(tag) }}
+                  @if (settings.languages.length > 1) {
+                    ×
+                  }
+                </button>
+              }
+              <select
+                #more
+                aria-label="Add a language"
+                (change)="speak(settings.languages, more.value, true); more.value = ''"
+              >
+                <option value="">Add a language</option>
+                @for (tag of languages; track tag) {
+                  @if (!settings.languages.includes(tag)) {
+                    <option [value]="tag">{{ nameOf(tag) }}</option>
+                  }
+                }
+              </select>
+            </span>
+          </li>
           @for (one of questions; track one.title) {
             <li>
               <span class="what">
@@ -187,6 +224,8 @@ export class Household {
   private readonly api = inject(Api);
   private readonly household = this.store.selectSignal(householdFeature.selectHousehold);
   protected readonly questions = QUESTIONS;
+  protected readonly languages = COUNTING_LANGUAGES;
+  protected readonly nameOf = languageName;
   protected readonly draft = signal<Settings | null>(null);
   protected readonly message = signal<string | null>(null);
   protected readonly kept = signal(false);
@@ -204,6 +243,13 @@ export class Household {
   protected rename(name: string): void {
     this.kept.set(false);
     this.draft.update((draft) => draft && { ...draft, name });
+  }
+
+  protected speak(languages: readonly string[], tag: string, also: boolean): void {
+    if (tag === '') return;
+    const next = also ? [...languages, tag] : languages.filter((one) => one !== tag);
+    this.kept.set(false);
+    this.draft.update((draft) => draft && { ...draft, languages: next });
   }
 
   protected choose(question: Question, value: string): void {

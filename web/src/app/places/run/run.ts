@@ -11,18 +11,20 @@ import {
 } from '@angular/core';
 import { LiveAnnouncer } from '@angular/cdk/a11y';
 import { Router } from '@angular/router';
+import { helpFor, neighborTop } from '@gumo/core/activities';
+import { slipsOf } from '@gumo/core/evidence';
+import { sceneFor } from '@gumo/core/handling';
 import {
-  NO_TAPS,
-  type Taps,
   acknowledge,
-  choicesFor,
+  expectedRecord,
   isRight,
-  neighborTop,
+  padFor,
+  patternSlip,
   recordFor,
-} from '@gumo/core/activities';
+} from '@gumo/core/pads';
 import { findItem } from '@gumo/core/skills';
 import { mustNotMeetSmallParts } from '@gumo/core/things';
-import type { Mood, Observation, Outcome } from '@gumo/core/vocabulary';
+import type { Answered, CaptureRecord, Mood, Observation, Outcome } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
 import { v7 as uuid } from 'uuid';
 import { Api } from '../../common/api';
@@ -30,17 +32,20 @@ import { BandSign } from '../../common/band-sign';
 import { Clock } from '../../common/clock';
 import { Icon } from '../../common/icon';
 import { PegMark } from '../../common/peg-mark';
-import { OUTCOME_WORDS, listWords, topWords } from '../../common/words';
+import { OUTCOME_WORDS, languageName, listWords, topWords } from '../../common/words';
 import { MinuteRing } from '../../handling/minute-ring';
 import { OutcomeBar, outcomeOfKey } from '../../handling/outcome-bar';
-import { PromptPicture } from '../../handling/prompt-picture';
-import { SittingAnswer } from '../../state/answers';
+import { SceneView } from '../../handling/scene';
+import { ToTheChild } from '../../handling/to-the-child';
+import { Jotting } from '../../jot/jotting';
+import { Pace, SittingAnswer } from '../../state/answers';
 import { childrenFeature } from '../../state/children';
 import { householdFeature } from '../../state/household';
 import { Outbox } from '../../state/outbox';
 import { RunActions, runFeature } from '../../state/run';
-import { AnswerPad } from './answer-pad';
+import { AnswerPad, keyTyped } from './answer-pad';
 import { EndQuestion } from './end-question';
+import { HowAnswered, type Reason } from './how-answered';
 import { SoFar } from './so-far';
 
 /** At the tray: one activity, one to three children, a tap or two a try. */
@@ -51,12 +56,14 @@ import { SoFar } from './so-far';
     AnswerPad,
     BandSign,
     EndQuestion,
+    HowAnswered,
     Icon,
     MinuteRing,
     OutcomeBar,
     PegMark,
-    PromptPicture,
+    SceneView,
     SoFar,
+    ToTheChild,
   ],
   templateUrl: './run.html',
   styleUrl: './run.scss',
@@ -72,6 +79,7 @@ export class Run {
   private readonly clock = inject(Clock);
   private readonly outbox = inject(Outbox);
   private readonly announcer = inject(LiveAnnouncer);
+  private readonly jotting = inject(Jotting);
 
   protected readonly sitting = this.store.selectSignal(runFeature.selectSitting);
   protected readonly activity = this.store.selectSignal(runFeature.selectActivity);
@@ -99,28 +107,69 @@ export class Run {
     const begun = Date.parse(this.sitting()?.startedAt ?? '');
     return Number.isNaN(begun) ? 0 : Math.max(0, (this.clock.now().getTime() - begun) / 60_000);
   });
-  protected readonly mostMinutes = computed(() => this.activity()?.minutes[1] ?? 10);
+  private readonly paces = signal<Readonly<Record<string, number>>>({});
+  /** At the table the shortest cap of those who sit there; else as long as the activity takes. */
+  protected readonly mostMinutes = computed(() => {
+    const most = this.activity()?.minutes[1] ?? 10;
+    if (this.activity()?.band !== 'table') return most;
+    const caps = this.takers().flatMap(({ child }) => this.paces()[child.id] ?? []);
+    return caps.length > 0 ? Math.min(...caps) : most;
+  });
   protected readonly past = computed(() => this.minutes() > this.mostMinutes());
 
   protected readonly step = linkedSignal<number>(() => {
     const at = this.activity()?.steps.findIndex((step) => step.kind === 'turn') ?? 0;
     return Math.max(0, at);
   });
-  protected readonly taps = linkedSignal<unknown, Taps>({
-    source: () => [this.prompt()?.key, this.child()?.id, this.observations().length],
-    computation: () => NO_TAPS,
+  /** What stands on the pad after a touch; null while it is as expected. */
+  protected readonly tapped = linkedSignal<unknown, CaptureRecord | null>({
+    source: () => this.tryNow(),
+    computation: () => null,
   });
+  private readonly tryNow = computed(() =>
+    [this.prompt()?.key, this.child()?.id, this.observations().length].join(),
+  );
+  protected readonly answered = linkedSignal<unknown, Answered>({
+    source: () => this.tryNow(),
+    computation: () => untracked(() => this.prompt()?.way ?? 'spoken'),
+  });
+  protected readonly reason = linkedSignal<unknown, Reason>({
+    source: () => this.tryNow(),
+    computation: () => null,
+  });
+  private typed = '';
   protected readonly picture = signal(true);
+  /** Seconds of a quick look while the picture is turned to the child; null while it is not. */
+  protected readonly turned = signal<number | null>(null);
+  protected readonly byTurns = signal(false);
   protected readonly ending = signal(false);
   protected readonly acknowledged = signal('');
+  /** The slip that was just noted, and the one thing to try now. */
+  protected readonly slip = signal<{ readonly words: string; readonly advice: string } | null>(
+    null,
+  );
   protected readonly missing = signal<string | null>(null);
-  protected readonly choices = computed(() => {
+  private readonly language = computed(() => this.household()?.languages[0] ?? 'en');
+  protected readonly pad = computed(() => {
     const prompt = this.prompt();
-    return prompt ? choicesFor(prompt, this.top()) : [];
+    if (!prompt) return [];
+    const languages = (this.household()?.languages ?? ['en']).map((tag) => ({
+      tag,
+      name: languageName(tag),
+    }));
+    return padFor(prompt, this.tapped(), { top: this.top(), languages });
   });
+  protected readonly scene = computed(() => {
+    const [prompt, sitting] = [this.prompt(), this.sitting()];
+    if (!prompt || !sitting) return null;
+    const fill = this.household()?.frameFill === 'pairs' ? 'pairs' : 'row';
+    return sceneFor(prompt, { seed: sitting.id + prompt.key, fill });
+  });
+  protected readonly looks = computed(() => (this.prompt()?.kind === 'glance' ? [3, 2, 1] : [0]));
   protected readonly right = computed(() => {
     const prompt = this.prompt();
-    return prompt === null || isRight(prompt, this.taps());
+    if (prompt === null) return true;
+    return isRight(prompt, this.tapped() ?? expectedRecord(prompt, this.language()));
   });
   protected readonly words = topWords;
   /** Children of this sitting who must not meet small parts, where the activity may have some. */
@@ -137,6 +186,11 @@ export class Run {
     effect(() => {
       const id = this.id();
       untracked(() => void this.resume(id));
+    });
+    effect(() => {
+      const takers = this.sitting()?.takers ?? [];
+      const table = this.activity()?.band === 'table';
+      if (table) untracked(() => takers.forEach(({ childId }) => void this.loadPace(childId)));
     });
   }
 
@@ -162,9 +216,29 @@ export class Run {
     }
   }
 
+  /** Without the server the activity's own minutes stand. */
+  private async loadPace(childId: string): Promise<void> {
+    if (this.paces()[childId] !== undefined) return;
+    const pace = await this.api.get(`/children/${childId}/pace`, Pace).catch(() => null);
+    if (pace) this.paces.update((paces) => ({ ...paces, [childId]: pace.minutes }));
+  }
+
   protected choose(childId: string): void {
-    this.acknowledged.set('');
+    this.forget();
     this.store.dispatch(RunActions.childChosen({ childId }));
+  }
+
+  /** Turns the picture; how long a quick look lasts belongs to the record. */
+  protected turnToChild(seconds: number): void {
+    const prompt = this.prompt();
+    const record = prompt && (this.tapped() ?? expectedRecord(prompt, this.language()));
+    if (record?.kind === 'glance' && seconds > 0) this.tapped.set({ ...record, seconds });
+    this.turned.set(seconds);
+  }
+
+  private forget(): void {
+    this.acknowledged.set('');
+    this.slip.set(null);
   }
 
   protected move(step: -1 | 1): void {
@@ -186,7 +260,7 @@ export class Run {
       void this.announcer.announce('The answer tapped is another one: with help, or not yet?');
       return;
     }
-    const language = this.household()?.languages[0] ?? 'en';
+    const record = recordFor(prompt, this.tapped(), outcome, this.language());
     const observation: Observation = {
       id: uuid(),
       childId: child.id,
@@ -198,22 +272,37 @@ export class Run {
       day: sitting.day,
       outcome,
       triedFirst,
-      answered: child.answerModes.includes('speaks') ? 'spoken' : 'shown',
-      reason: null,
+      answered: this.answered(),
+      reason: this.reason(),
       things: [],
       notedBy: '',
       note: '',
-      record: recordFor(prompt, this.taps(), outcome, language),
+      record,
     };
     this.store.dispatch(RunActions.noted({ observation }));
     this.acknowledged.set(acknowledge(prompt, outcome));
+    const [first] = slipsOf(record);
+    const place = patternSlip(prompt, record);
+    this.slip.set(
+      first
+        ? { words: first.words, advice: helpFor(first.code).advice }
+        : place
+          ? { words: place, advice: 'Say it aloud together, one piece at a time.' }
+          : null,
+    );
+    this.typed = '';
     const item = findItem(prompt.skillId, prompt.itemId)?.label ?? '';
     void this.announcer.announce(`${item}: ${OUTCOME_WORDS[outcome]}`);
+    if (this.byTurns()) this.turn(1, true);
+  }
+
+  protected jot(): void {
+    void this.jotting.open(this.child()?.id ?? null);
   }
 
   protected takeBack(observation: Observation | undefined): void {
     if (!observation) return;
-    this.acknowledged.set('');
+    this.forget();
     const voiding = {
       id: uuid(),
       observationId: observation.id,
@@ -243,7 +332,8 @@ export class Run {
       if (event.key === 'Escape') this.ending.set(false);
       return;
     }
-    if (document.querySelector('dialog[open]')) return;
+    if (document.querySelector('dialog[open], .cdk-overlay-backdrop') || this.turned() !== null)
+      return;
     const key = event.key.toLowerCase();
     const noted = outcomeOfKey(event);
     const onButton = event.target instanceof HTMLButtonElement;
@@ -253,26 +343,26 @@ export class Run {
     else if (key === ' ' && !onButton) this.picture.update((shown) => !shown);
     else if (key === 'arrowright' || key === 'arrowleft') this.turn(key === 'arrowright' ? 1 : -1);
     else if (key === '-' || key === '+' || key === '=') this.move(key === '-' ? -1 : 1);
-    else if (/^\d$/.test(key)) this.type(Number(key));
+    else if (key === 'f' && this.scene()) this.turnToChild(this.looks()[0] ?? 0);
+    else if (/^\d$/.test(key)) this.type(key);
     else return;
     event.preventDefault();
   }
 
-  private turn(step: 1 | -1): void {
+  private turn(step: 1 | -1, keepWords = false): void {
     const takers = this.takers();
     const at = takers.findIndex(({ child }) => child.id === this.child()?.id);
     const next = takers[(at + step + takers.length) % takers.length];
-    if (next) this.choose(next.child.id);
+    if (!next) return;
+    if (keepWords) this.store.dispatch(RunActions.childChosen({ childId: next.child.id }));
+    else this.choose(next.child.id);
   }
 
   /** Digits typed one after the other make a number as long as the pad has it. */
-  private type(digit: number): void {
-    const { value } = this.taps();
-    const longer = value === null ? digit : value * 10 + digit;
-    const choices = this.choices();
-    const next = choices.includes(longer) ? longer : digit;
-    if (choices.includes(next) || longer <= 9) {
-      this.taps.update((taps) => ({ ...taps, value: next }));
-    }
+  private type(digit: string): void {
+    const longer = keyTyped(this.pad(), this.typed + digit);
+    this.typed = longer ? this.typed + digit : digit;
+    const key = longer ?? keyTyped(this.pad(), digit);
+    if (key) this.tapped.set(key.next);
   }
 }

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
+import { recordWords } from '@gumo/core/details';
 import { findItem } from '@gumo/core/skills';
 import type { Observation } from '@gumo/core/vocabulary';
 import { Icon } from '../../common/icon';
@@ -16,7 +17,12 @@ const SHOWN = 6;
     <ul>
       @for (one of observations().slice(0, shown); track one.id) {
         <li>
-          <span class="item">{{ label(one) }}</span>
+          <span class="item">
+            {{ label(one) }}
+            @if (one.outcome !== 'own' && about(one); as words) {
+              <span class="soft about">{{ words }}</span>
+            }
+          </span>
           <span class="soft">{{ words[one.outcome] }}</span>
           <button
             type="button"
@@ -58,6 +64,11 @@ const SHOWN = 6;
       flex: 1;
       min-width: 0;
     }
+    .about {
+      display: block;
+      font-size: 12.5px;
+      line-height: 1.25;
+    }
     li button {
       display: inline-flex;
       align-items: center;
@@ -90,6 +101,10 @@ export class SoFar {
   readonly takenBack = output<Observation>();
   protected readonly shown = SHOWN;
   protected readonly words = OUTCOME_WORDS;
+
+  protected about(one: Observation): string {
+    return recordWords(one.record);
+  }
 
   protected label(one: Observation): string {
     return findItem(one.skillId, one.itemId ?? '')?.label ?? '';

@@ -1,0 +1,85 @@
+import { TestBed } from '@angular/core/testing';
+import { MAT_DIALOG_DATA, MatDialogRef } from '@angular/material/dialog';
+import { MatSnackBar } from '@angular/material/snack-bar';
+import { emptyState } from '@gumo/core/evidence';
+import { Subject } from 'rxjs';
+import { Outbox, type Parcel } from '../state/outbox';
+import { Place, TODAY, aChild } from '../testing/place';
+import { JotDialog } from './jot-dialog';
+
+const ilse = aChild(1, 'Ilse');
+const kofi = aChild(2, 'Kofi');
+
+async function open(childId: string | null = null) {
+  const put: Parcel[] = [];
+  const closed = { times: 0 };
+  const takeBack = new Subject<void>();
+  const place = await Place.open(JotDialog, {
+    children: [ilse, kofi],
+    answers: {
+      [`/children/${ilse.id}/evidence`]: emptyState(ilse.id, 'middle'),
+      [`/children/${kofi.id}/evidence`]: emptyState(kofi.id, 'middle'),
+    },
+    providers: [
+      { provide: MAT_DIALOG_DATA, useValue: { childId } },
+      { provide: MatDialogRef, useValue: { close: () => closed.times++ } },
+      { provide: MatSnackBar, useValue: { open: () => ({ onAction: () => takeBack }) } },
+      { provide: Outbox, useValue: { put: (one: Parcel) => Promise.resolve(put.push(one)) } },
+    ],
+  });
+  return { place, put, closed, takeBack };
+}
+
+describe('a jot', () => {
+  afterEach(() => TestBed.resetTestingModule());
+
+  it('offers five skills of several strands, and is done with the second tap', async () => {
+    const { place, put, closed } = await open();
+    await place.click(/Kofi/, '[role=radio]');
+    expect(place.all('.skills li').length).toBe(5);
+    const first = place.all('.skills li > span')[0]!;
+    await place.click(`${first}, not yet not yet`);
+    expect(closed.times).toBe(1);
+    expect(put.length).toBe(1);
+    const [parcel] = put;
+    if (parcel?.kind !== 'observation') throw new Error('no observation');
+    expect(parcel.observation).toEqual(
+      jasmine.objectContaining({
+        childId: kofi.id,
+        day: TODAY,
+        outcome: 'not-yet',
+        sittingId: null,
+        itemId: null,
+      }),
+    );
+  });
+
+  it('begins with the child at the tray', async () => {
+    const { place } = await open(kofi.id);
+    expect(place.find('[aria-checked="true"]').textContent).toContain('Kofi');
+  });
+
+  it('keeps words by themselves, and takes them back', async () => {
+    const { place, put, takeBack } = await open(ilse.id);
+    expect(place.find<HTMLButtonElement>('button', 'Keep the words').disabled).toBeTrue();
+    await place.fill(/words only/, '  counts the stairs  ');
+    await place.click('Keep the words');
+    expect(put[0]).toEqual(
+      jasmine.objectContaining({
+        kind: 'note',
+        note: jasmine.objectContaining({ childId: ilse.id, words: 'counts the stairs' }),
+      }),
+    );
+    takeBack.next();
+    expect(put[1]?.kind).toBe('note-back');
+  });
+
+  it('takes a try back by a further fact', async () => {
+    const { place, put, takeBack } = await open(ilse.id);
+    await place.click(/, on own own$/);
+    takeBack.next();
+    const [first, second] = put;
+    if (first?.kind !== 'observation' || second?.kind !== 'voiding') throw new Error('not both');
+    expect(second.voiding.observationId).toBe(first.observation.id);
+  });
+});

@@ -1,0 +1,177 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  type Injector,
+  computed,
+  effect,
+  inject,
+  linkedSignal,
+  signal,
+} from '@angular/core';
+import { LiveAnnouncer } from '@angular/cdk/a11y';
+import {
+  MAT_DIALOG_DATA,
+  MatDialog,
+  MatDialogModule,
+  MatDialogRef,
+} from '@angular/material/dialog';
+import { MatSnackBar } from '@angular/material/snack-bar';
+import { type ChildState, emptyState, likelySkills } from '@gumo/core/evidence';
+import { skillOf } from '@gumo/core/skills';
+import { type Observation, OUTCOMES, type Outcome } from '@gumo/core/vocabulary';
+import { Store } from '@ngrx/store';
+import { v7 as uuid } from 'uuid';
+import { Api } from '../common/api';
+import { Clock } from '../common/clock';
+import { PegMark } from '../common/peg-mark';
+import { OUTCOME_WORDS } from '../common/words';
+import { Evidence } from '../state/answers';
+import { childrenFeature } from '../state/children';
+import { dayFeature } from '../state/day';
+import { Outbox } from '../state/outbox';
+
+export interface JotData {
+  readonly childId: string | null;
+}
+
+const SHORT: Record<Outcome, string> = {
+  own: 'own',
+  help: 'help',
+  'not-yet': 'not yet',
+  'not-now': 'not now',
+};
+
+/** Two taps and done: a child, then one of the five likeliest skills with how it went; or words. */
+@Component({
+  selector: 'gumo-jot-dialog',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [MatDialogModule, PegMark],
+  templateUrl: './jot-dialog.html',
+  styleUrl: './jot-dialog.scss',
+})
+export class JotDialog {
+  private readonly data = inject<JotData>(MAT_DIALOG_DATA);
+  private readonly dialog = inject(MatDialogRef<JotDialog>);
+  private readonly api = inject(Api);
+  private readonly clock = inject(Clock);
+  private readonly outbox = inject(Outbox);
+  private readonly announcer = inject(LiveAnnouncer);
+  private readonly snackBar = inject(MatSnackBar);
+  private readonly store = inject(Store);
+  private readonly present = this.store.selectSignal(childrenFeature.selectPresent);
+  private readonly away = this.store.selectSignal(dayFeature.selectAway);
+
+  protected readonly children = computed(() =>
+    this.present().filter((child) => !this.away().has(child.id) || child.id === this.data.childId),
+  );
+  protected readonly childId = linkedSignal<string | null>(
+    () => this.data.childId ?? this.children()[0]?.id ?? null,
+  );
+  protected readonly child = computed(
+    () => this.children().find((one) => one.id === this.childId()) ?? null,
+  );
+  private readonly evidence = signal<ChildState | null>(null);
+  protected readonly skills = computed(() => {
+    const state = this.evidence();
+    return state && state.childId === this.childId()
+      ? likelySkills(state, this.clock.today()).map(skillOf)
+      : [];
+  });
+  protected readonly words = signal('');
+  protected readonly outcomes = OUTCOMES;
+  protected readonly short = SHORT;
+  protected readonly long = OUTCOME_WORDS;
+
+  constructor() {
+    effect(() => {
+      const child = this.child();
+      if (!child) return;
+      // Without the server the lowest skills stand there; what is noted is kept and sent later.
+      this.api
+        .get(`/children/${child.id}/evidence`, Evidence)
+        .catch(() => emptyState(child.id, child.policy))
+        .then((state) => this.evidence.set(state));
+    });
+  }
+
+  protected note(skillId: string, outcome: Outcome): void {
+    const child = this.child();
+    if (!child) return;
+    const observation: Observation = {
+      id: uuid(),
+      childId: child.id,
+      sittingId: null,
+      activityId: null,
+      skillId,
+      itemId: null,
+      at: this.clock.instant(),
+      day: this.clock.today(),
+      outcome,
+      triedFirst: true,
+      answered: null,
+      reason: null,
+      things: [],
+      notedBy: '',
+      note: '',
+      record: { kind: 'note', words: this.words().trim() },
+    };
+    void this.outbox.put({ kind: 'observation', observation });
+    const said = `${child.name}: ${skillOf(skillId).title}, ${OUTCOME_WORDS[outcome]}`;
+    this.done(said, () =>
+      this.outbox.put({
+        kind: 'voiding',
+        voiding: {
+          id: uuid(),
+          observationId: observation.id,
+          at: this.clock.instant(),
+          notedBy: '',
+        },
+        childId: child.id,
+      }),
+    );
+  }
+
+  protected keepWords(): void {
+    const child = this.child();
+    const words = this.words().trim();
+    if (!child || words === '') return;
+    const note = {
+      id: uuid(),
+      childId: child.id,
+      at: this.clock.instant(),
+      day: this.clock.today(),
+      words,
+      notedBy: '',
+    };
+    void this.outbox.put({ kind: 'note', note });
+    this.done(`${child.name}: words kept`, () =>
+      this.outbox.put({ kind: 'note-back', noteId: note.id, childId: child.id }),
+    );
+  }
+
+  private done(said: string, takeBack: () => Promise<void>): void {
+    this.dialog.close();
+    void this.announcer.announce(said);
+    this.snackBar
+      .open(said, 'Take back', { duration: 6000, politeness: 'off', verticalPosition: 'top' })
+      .onAction()
+      .subscribe(() => {
+        void takeBack();
+        void this.announcer.announce('Taken back');
+      });
+  }
+}
+
+/** Opens the jot, unless something else is open already. */
+export function openJot(injector: Injector, childId: string | null): void {
+  const dialog = injector.get(MatDialog);
+  if (dialog.openDialogs.length > 0) return;
+  dialog.open(JotDialog, {
+    data: { childId } satisfies JotData,
+    width: '600px',
+    maxWidth: 'calc(100vw - 16px)',
+    maxHeight: 'calc(100dvh - 16px)',
+    autoFocus: '[aria-checked="true"]',
+    restoreFocus: true,
+  });
+}

@@ -1,0 +1,79 @@
+import type { Sitting } from '@gumo/core/vocabulary';
+import type { DaySeen } from '../../state/answers';
+import { Outbox, type Parcel } from '../../state/outbox';
+import { Place, TODAY, aChild, id } from '../../testing/place';
+import { DayEnd } from './day-end';
+
+const ilse = aChild(1, 'Ilse');
+const kofi = aChild(2, 'Kofi');
+const sitting = (n: number, endedAt: string | null): Sitting => ({
+  id: id(n),
+  activityId: 'handfuls',
+  planEntryId: null,
+  day: TODAY,
+  startedAt: `${TODAY}T08:00:00.000Z`,
+  endedAt,
+  mood: null,
+  takers: [{ childId: ilse.id, top: 5 }],
+});
+
+async function open(seen: Partial<DaySeen>): Promise<{ place: Place<DayEnd>; put: Parcel[] }> {
+  const put: Parcel[] = [];
+  const outbox = {
+    put: (parcel: Parcel) => Promise.resolve(put.push(parcel)),
+    flush: () => Promise.resolve(),
+  };
+  const day: DaySeen = { day: TODAY, sittings: [], skills: [], notes: [], notSeen: [], ...seen };
+  const sheet = { day: TODAY, away: [], laidReady: ['counter'], words: 'Rain.' };
+  const place = await Place.open(DayEnd, {
+    children: [ilse, kofi],
+    answers: {
+      [`/days/${TODAY}/seen`]: day,
+      [`/days/${TODAY}`]: { day: TODAY, sheet, entries: [], ready: [], noSmallParts: [], open: [] },
+    },
+    providers: [{ provide: Outbox, useValue: outbox }],
+  });
+  return { place, put };
+}
+
+describe('the day’s end', () => {
+  it('gathers what was noted by child and skill, and names who was not seen', async () => {
+    const { place } = await open({
+      sittings: [sitting(10, `${TODAY}T08:20:00.000Z`)],
+      skills: [
+        { childId: ilse.id, skillId: 'total-5', outcomes: ['own', 'not-yet', 'own', 'help'] },
+      ],
+      notes: [
+        {
+          id: id(20),
+          childId: ilse.id,
+          at: `${TODAY}T08:30:00.000Z`,
+          day: TODAY,
+          words: 'counts the stairs',
+          notedBy: '',
+        },
+      ],
+      notSeen: [kofi.id],
+    });
+    expect(place.text).toContain('1 sitting ended · 1 of 2 children seen');
+    expect(place.find('article').textContent).toMatch(/2 on own, 1 with help, 1 not yet/);
+    expect(place.find('.note').textContent).toContain('counts the stairs');
+    expect(place.find('.children').textContent).toContain('Kofi');
+  });
+
+  it('ends a sitting that was left open, not before it began', async () => {
+    const late = { ...sitting(11, null), startedAt: `${TODAY}T23:00:00.000Z` };
+    const { place, put } = await open({ sittings: [late] });
+    await place.click(/End A lot and a few/);
+    expect(put).toEqual([
+      { kind: 'end', sittingId: late.id, end: { endedAt: late.startedAt, mood: null } },
+    ]);
+  });
+
+  it('says so where nothing was noted and everyone was seen', async () => {
+    const { place } = await open({});
+    expect(place.text).toContain('Nothing is noted for this day yet.');
+    expect(place.text).toContain('Everyone who is here was seen.');
+    expect(place.element.querySelector('.open')).toBeNull();
+  });
+});

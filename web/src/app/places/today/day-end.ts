@@ -1,0 +1,150 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  input,
+  linkedSignal,
+  signal,
+} from '@angular/core';
+import { RouterLink } from '@angular/router';
+import { FIRST_LOOK } from '@gumo/core/evidence';
+import { skillOf } from '@gumo/core/skills';
+import { DaySheet, type Outcome, type Sitting } from '@gumo/core/vocabulary';
+import { Store } from '@ngrx/store';
+import { Api } from '../../common/api';
+import { Clock } from '../../common/clock';
+import { Icon } from '../../common/icon';
+import { PegMark } from '../../common/peg-mark';
+import { OUTCOME_WORDS, dayWords } from '../../common/words';
+import { DaySeen } from '../../state/answers';
+import { childrenFeature } from '../../state/children';
+import { DayActions, dayFeature } from '../../state/day';
+import { householdFeature } from '../../state/household';
+import { Outbox } from '../../state/outbox';
+import { Jotting } from '../../jot/jotting';
+
+const ORDER: readonly Outcome[] = ['own', 'help', 'not-yet', 'not-now'];
+
+/** The day's end: what was noted, who was not seen, a few free words, and nothing left open. */
+@Component({
+  selector: 'gumo-day-end',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [Icon, PegMark, RouterLink],
+  templateUrl: './day-end.html',
+  styleUrl: './day-end.scss',
+})
+export class DayEnd {
+  /** The day to look at; today where the address names none. */
+  readonly day = input<string>();
+
+  private readonly store = inject(Store);
+  private readonly api = inject(Api);
+  private readonly clock = inject(Clock);
+  private readonly outbox = inject(Outbox);
+  private readonly jotting = inject(Jotting);
+  private readonly childById = this.store.selectSignal(childrenFeature.selectChildById);
+  private readonly activities = this.store.selectSignal(householdFeature.selectActivityById);
+  private readonly answer = this.store.selectSignal(dayFeature.selectAnswer);
+  protected readonly failure = signal<string | null>(null);
+
+  protected readonly today = computed(() => this.day() ?? this.clock.today());
+  protected readonly title = computed(() => dayWords(this.today()));
+  protected readonly seen = signal<DaySeen | null>(null);
+  protected readonly words = linkedSignal(() => this.answer()?.sheet.words ?? '');
+  protected readonly kept = computed(() => this.words() === (this.answer()?.sheet.words ?? ''));
+
+  protected readonly open = computed(() =>
+    (this.seen()?.sittings ?? [])
+      .filter((one) => one.endedAt === null)
+      .map((sitting) => ({
+        sitting,
+        title: this.titleOf(sitting),
+        names: sitting.takers
+          .map(({ childId }) => this.childById()[childId]?.name ?? '')
+          .join(', '),
+      })),
+  );
+  protected readonly done = computed(
+    () => (this.seen()?.sittings ?? []).filter((one) => one.endedAt !== null).length,
+  );
+  protected readonly byChild = computed(() => {
+    const seen = this.seen();
+    if (!seen) return [];
+    const ids = [...new Set([...seen.skills, ...seen.notes].map((one) => one.childId))];
+    return ids
+      .flatMap((id) => this.childById()[id] ?? [])
+      .sort((a, b) => a.name.localeCompare(b.name))
+      .map((child) => ({
+        child,
+        skills: seen.skills
+          .filter((one) => one.childId === child.id)
+          .map(({ skillId, outcomes }) => ({
+            skillId,
+            title: skillOf(skillId).title,
+            words: outcomeWords(outcomes),
+          })),
+        notes: seen.notes.filter((one) => one.childId === child.id),
+      }));
+  });
+  protected readonly notSeen = computed(() =>
+    (this.seen()?.notSeen ?? []).flatMap((id) => this.childById()[id] ?? []),
+  );
+
+  constructor() {
+    effect(() => {
+      const day = this.today();
+      this.store.dispatch(DayActions.opened({ day }));
+      void this.load(day);
+    });
+  }
+
+  private titleOf(sitting: Sitting): string {
+    return sitting.activityId === FIRST_LOOK
+      ? 'First look'
+      : (this.activities().get(sitting.activityId)?.title ?? sitting.activityId);
+  }
+
+  private async load(day: string): Promise<void> {
+    try {
+      await this.outbox.flush();
+      this.seen.set(await this.api.get(`/days/${day}/seen`, DaySeen));
+      this.failure.set(null);
+    } catch (error) {
+      this.failure.set((error as Error).message);
+    }
+  }
+
+  protected async close(sitting: Sitting): Promise<void> {
+    const now = this.clock.instant();
+    const endedAt = now < sitting.startedAt ? sitting.startedAt : now;
+    await this.outbox.put({ kind: 'end', sittingId: sitting.id, end: { endedAt, mood: null } });
+    await this.load(this.today());
+  }
+
+  protected async keep(): Promise<void> {
+    const sheet = this.answer()?.sheet;
+    if (!sheet) return;
+    try {
+      const words = this.words().trim();
+      await this.api.send('PUT', `/days/${sheet.day}`, { ...sheet, words }, DaySheet);
+      this.store.dispatch(DayActions.opened({ day: sheet.day }));
+      this.failure.set(null);
+    } catch (error) {
+      this.failure.set((error as Error).message);
+    }
+  }
+
+  protected jot(childId: string): void {
+    void this.jotting.open(childId);
+  }
+}
+
+/** "5 on own, 1 not yet". */
+function outcomeWords(outcomes: readonly Outcome[]): string {
+  return ORDER.flatMap((one) => {
+    const count = outcomes.filter((other) => other === one).length;
+    return count > 0 ? [`${count} ${OUTCOME_WORDS[one]}`] : [];
+  }).join(', ');
+}
