@@ -118,7 +118,7 @@ export function generate() {
         const all = promptsOf(activity, top, activity.capture, child.row.answerModes);
         const pool = skillId
           ? all.filter((one) => one.skillId === skillId)
-          : readyPrompts(all, state(), day);
+          : readyPrompts(all, state(), day, activity.capture[0]);
         const seed = `${sitting.id}-${t}`;
         const prompt = items
           ? pool.find((one) => one.itemId === items[t])

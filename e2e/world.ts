@@ -10,9 +10,17 @@ import { startServer } from '../scripts/lib/steps.mjs';
 export const TODAY = '2026-03-10';
 export const NOW = `${TODAY}T09:20:00`;
 
-interface Server {
+interface Running {
   readonly url: string;
   readonly child: ChildProcess;
+}
+
+interface Server {
+  readonly url: string;
+  /** Stops it as a machine that goes to sleep would: nothing answers any more. */
+  stop(): Promise<void>;
+  /** Starts it again at the same address, with the same database. */
+  start(): Promise<void>;
 }
 
 interface World {
@@ -27,19 +35,38 @@ export const test = base.extend<World>({
   server: async ({ household }, use) => {
     const folder = mkdtempSync(join(tmpdir(), 'gumo-journey-'));
     const env = { GUMO_DATA: join(folder, 'gumo.db'), PORT: '0', GUMO_TODAY: TODAY };
-    const server = (await startServer(env, household === 'empty' ? ['--empty'] : [])) as Server;
+    let running = (await startServer(
+      env,
+      household === 'empty' ? ['--empty'] : [],
+    )) as Running | null;
+    const { url } = running as Running;
+    const server: Server = {
+      url,
+      async stop() {
+        const child = running?.child;
+        running = null;
+        if (!child) return;
+        child.removeAllListeners('exit');
+        const gone = new Promise((resolve) => child.once('exit', resolve));
+        child.kill('SIGTERM');
+        await gone;
+      },
+      async start() {
+        running = (await startServer({ ...env, PORT: new URL(url).port })) as Running;
+      },
+    };
     await use(server);
-    server.child.removeAllListeners('exit');
-    const gone = new Promise((resolve) => server.child.once('exit', resolve));
-    server.child.kill('SIGTERM');
-    await gone;
+    await server.stop();
     rmSync(folder, { recursive: true, force: true });
   },
   page: async ({ page, server }, use) => {
     const faults: string[] = [];
     page.on('pageerror', (error) => faults.push(error.message));
     page.on('console', (message) => {
-      if (message.type() === 'error' && !/status of 4|ERR_FAILED/.test(message.text())) {
+      if (
+        message.type() === 'error' &&
+        !/status of 4|ERR_FAILED|ERR_CONNECTION_REFUSED|ERR_INCOMPLETE/.test(message.text())
+      ) {
         faults.push(message.text());
       }
     });

@@ -91,6 +91,36 @@ const SCREENS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
     await page.getByRole('button', { name: 'End here' }).click();
     await expect(page.getByRole('dialog')).toBeVisible();
   },
+  'the picture turned to the child': async (page) => {
+    await page.getByRole('button', { name: 'Begin Land in a cup' }).click();
+    await expect(page.locator('.sentence')).toBeVisible();
+    await page.keyboard.press('f');
+    await expect(page.getByRole('dialog', { name: 'Picture for the child' })).toBeVisible();
+  },
+  'every thing on the table': async (page) => {
+    await page.getByRole('link', { name: 'Table', exact: true }).click();
+    const things = page.getByRole('navigation', { name: 'Things to handle' }).getByRole('link');
+    for (const name of await things.allTextContents()) {
+      await things.filter({ hasText: name.trim() }).first().click();
+      await expect(page.getByRole('heading', { name: name.trim() })).toBeVisible();
+      expect(await seriousFaults(page), name).toEqual([]);
+    }
+  },
+  'a jot': async (page) => {
+    await page.keyboard.press('j');
+    await expect(page.locator('.skills li').first()).toBeVisible();
+  },
+  'the day’s end': async (page) => {
+    await page.getByRole('link', { name: 'Day’s end' }).click();
+    await expect(page.getByRole('heading', { name: 'Not seen today' })).toBeVisible();
+  },
+  'the sittings of a child': async (page) => {
+    await page.getByRole('link', { name: 'Children' }).click();
+    await page.getByRole('link', { name: /Kofi/ }).click();
+    await page.getByRole('link', { name: 'Sittings' }).click();
+    await page.locator('tbody button').first().click();
+    await expect(page.locator('.opened')).toBeVisible();
+  },
   'the keys': async (page) => {
     await page.keyboard.press('?');
     await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();

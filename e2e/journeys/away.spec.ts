@@ -24,6 +24,46 @@ test('what is noted while the server is away is kept on the device and sent once
   expect(observations).toHaveLength(4);
 });
 
+test('a sitting goes on while the server is gone for ten minutes; nothing is lost or doubled', async ({
+  page,
+  server,
+}) => {
+  await page.getByRole('button', { name: 'Begin A lot and a few' }).click();
+  await expect(page.locator('.sentence')).toBeVisible();
+  const soFar = page.locator('gumo-so-far li button');
+  const note = async (outcome: string, standing: number): Promise<void> => {
+    await page.getByRole('button', { name: outcome, exact: true }).click();
+    await expect(soFar).toHaveCount(standing);
+  };
+  await note('On own', 1);
+  const kept = async (): Promise<number> => {
+    const path = `/api/sittings/${page.url().split('/').at(-1)}`;
+    const answer = await page.request.get(new URL(path, server.url).href);
+    return ((await answer.json()) as { observations: unknown[] }).observations.length;
+  };
+  await expect.poll(kept).toBe(1);
+
+  await server.stop();
+  await note('With help', 2);
+  await page.clock.fastForward('05:00');
+  await note('On own', 3);
+  await page.clock.fastForward('05:00');
+  await note('Not now', 4);
+  await expect(page.getByText(/noted on this device, waiting for the server/)).toBeVisible();
+
+  // Back again: the page is opened anew before the waiting ones were sent, and sends them once.
+  await server.start();
+  await page.reload();
+  await expect(soFar).toHaveCount(4);
+  await expect.poll(kept).toBe(4);
+  await note('On own', 5);
+  await expect.poll(kept).toBe(5);
+  await page.clock.fastForward('01:00');
+  await page.reload();
+  await expect(soFar).toHaveCount(5);
+  expect(await kept()).toBe(5);
+});
+
 test('another device sees a change at once', async ({ page, context, server }) => {
   const other = await context.newPage();
   await other.clock.install({ time: '2026-03-10T09:20:00' });

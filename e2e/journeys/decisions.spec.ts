@@ -94,16 +94,16 @@ test('the demo children show their stories, and a policy says what it changes', 
     await expect(page.locator('table, .digits').first()).toBeVisible();
   }
 
-  await open('Kofi', 'Strings');
+  await open('Sunniva', 'Strings');
   const secure = page.locator('[data-standing="secure"]');
   await expect(secure.first()).toBeVisible();
   const before = await secure.count();
-  await page.getByLabel('When to go on').selectOption('follow-lead');
-  await expect(page.getByRole('status').filter({ hasText: 'With follow the lead' })).toBeVisible();
-  await expect(page.getByLabel('When to go on')).toHaveValue('follow-lead');
+  await page.getByLabel('When to go on').selectOption('secure-first');
+  await expect(page.getByRole('status').filter({ hasText: 'With secure first' })).toBeVisible();
+  await expect(page.getByLabel('When to go on')).toHaveValue('secure-first');
 
-  // Following the lead is content with less, and the strings say so.
-  await expect.poll(() => secure.count()).toBeGreaterThan(before);
+  // Secure first asks for more, and the strings say so.
+  await expect.poll(() => secure.count()).toBeLessThan(before);
 
   // The slider shows the strings of an earlier day, and goes back.
   const now = await secure.count();

@@ -30,7 +30,7 @@ test('from the morning to the bead: two children, eight tries, one taken back', 
   await note('On own', 1);
   await note('With help', 2);
   // A wrong answer is one tap away, and then "on own" is no longer offered.
-  const strip = page.locator('gumo-number-strip');
+  const strip = page.locator('gumo-answer-pad .numbers').first();
   const slip = page.getByRole('button', { name: 'counted again when asked' });
   let count = 2;
   while (!(await slip.isVisible())) await note('On own', ++count);

@@ -1,6 +1,6 @@
 import { emptyState } from '../evidence/index.js';
 import { findActivity } from './library.js';
-import { neighborTop, promptFor, promptsOf, topFor, topsOf } from './prompts.js';
+import { neighborTop, promptFor, promptsOf, readyPrompts, topFor, topsOf } from './prompts.js';
 
 describe('ranges', () => {
   const handfuls = findActivity('handfuls')!;
@@ -24,5 +24,38 @@ describe('ranges', () => {
   it('speak to a child who does not speak', () => {
     const shown = promptFor('name-10', 'n7', ['points'])!;
     expect(shown.ask).toBe('Show me the seven.');
+  });
+});
+
+describe('what a child is ready for', () => {
+  const none = emptyState('c', 'middle');
+  const asked = (activityId: string, top: number) => {
+    const activity = findActivity(activityId)!;
+    const all = promptsOf(activity, top, activity.capture, ['speaks']);
+    return readyPrompts(all, none, '2026-03-10', activity.capture[0]);
+  };
+
+  it('is what builds on nothing else here, where nothing is known: a plain count before a layout', () => {
+    const skills = new Set(asked('handfuls', 10).map((one) => one.skillId));
+    expect(skills.has('layout-5')).toBeFalse();
+    expect([...skills].some((id) => id === 'total-5' || id === 'touch-5')).toBeTrue();
+  });
+
+  it('always holds the question that the activity is there for', () => {
+    for (const [id, kind] of [
+      ['parcel-share', 'share'],
+      ['divide-weigh', 'weigh'],
+      ['long-line', 'length'],
+      ['jar-range', 'range'],
+      ['story-props', 'story'],
+    ] as const) {
+      expect(asked(id, 20).some((one) => one.kind === kind))
+        .withContext(id)
+        .toBeTrue();
+    }
+  });
+
+  it('is a planned slip only for what the child is sure of', () => {
+    expect(asked('puppet-slip', 10).some((one) => one.kind === 'catch')).toBeFalse();
   });
 });

@@ -64,9 +64,7 @@ export function topsOf(activity: Activity, kinds: readonly CaptureKind[]): numbe
     const below = TOPS[i - 1] ?? 0;
     const reach = skills.some((skill) => captureKindOf(skill.id) === 'reach');
     if (top === LOWEST_TOP) {
-      return (
-        !reach && skills.some((skill) => skill.items.some((item) => isInRange(skill, item, top)))
-      );
+      return !reach && skills.some((skill) => firstPart(skill).length > 0);
     }
     return skills.some((skill) => skill.to <= top && (skill.to > below || top === HALF_RANGE));
   });
@@ -77,6 +75,10 @@ function isInRange(skill: Skill, item: Item, top: number): boolean {
   if (top === LOWEST_TOP) return skill.to <= HALF_RANGE && item.number <= LOWEST_TOP;
   return skill.to <= top;
 }
+
+/** Items of one to three, where a skill turns on numbers at all. */
+const firstPart = (skill: Skill): readonly Item[] =>
+  skill.to > 0 ? skill.items.filter((item) => isInRange(skill, item, LOWEST_TOP)) : [];
 
 /**
  * The range in which one skill is given: the lowest that holds all of it. For the youngest it is
@@ -89,7 +91,7 @@ export function topForSkill(
   state: ChildState,
 ): number {
   const tops = topsOf(activity, kinds);
-  const small = skill.items.filter((item) => isInRange(skill, item, LOWEST_TOP));
+  const small = firstPart(skill);
   const tally = state.skills[skill.id]?.ledger.items;
   const first = tops.includes(LOWEST_TOP) && small.some((item) => !tally?.[item.id]?.own);
   if (first) return LOWEST_TOP;
@@ -104,7 +106,9 @@ function topForKind(
   state: ChildState,
   today: Day,
 ): number | null {
-  const skills = skillsFor(activity, [kind]);
+  const skills = skillsFor(activity, [kind]).filter(
+    (skill) => kindsWithin(skill.id, [kind])[0] === kind,
+  );
   const open = skills.filter((skill) => !isKnown(standingOf(skill, state, today)));
   if (open.length === 0) return null;
   const ids = new Set(open.map((skill) => skill.id));
@@ -172,13 +176,16 @@ function kindsAsked(
 
 /**
  * The prompts that a child is ready for: of skills that were met, or whose builds-on are all known.
- * Where none is, those that build on nothing else that is asked here. A planned slip is for what
- * the child is sure of, and then it is all that is asked.
+ * Where none is, those that build on nothing else that is asked here; the same for the kind of
+ * record that the activity is there for, so that its own question is always among them. A planned
+ * slip is for what the child is sure of, and then it is all that is asked.
+ * @param main the kind of record that comes first in the activity
  */
 export function readyPrompts(
   prompts: readonly Prompt[],
   state: ChildState,
   today: Day,
+  main?: CaptureKind,
 ): readonly Prompt[] {
   const ready = new Map<string, boolean>();
   const isReady = (id: string): boolean => {
@@ -197,8 +204,11 @@ export function readyPrompts(
   );
   if (slips.length > 0) return slips;
   const plain = prompts.filter((prompt) => prompt.kind !== 'catch');
-  const found = plain.filter((prompt) => isReady(prompt.skillId));
-  return found.length > 0 ? found : lowest(plain);
+  const open = plain.filter((prompt) => isReady(prompt.skillId));
+  const found = open.length > 0 ? open : lowest(plain);
+  const own = plain.filter((prompt) => prompt.kind === main);
+  const hasOwn = own.length === 0 || found.some((prompt) => prompt.kind === main);
+  return hasOwn ? found : [...found, ...lowest(own)];
 }
 
 /** Prompts of skills that build on no other skill among them. */

@@ -126,7 +126,7 @@ function choosePrompt(
   sitting: Sitting,
 ): Prompt | null {
   const all = promptsOf(activity, top, activity.capture, child.answerModes);
-  const pool = readyPrompts(all, state, sitting.day);
+  const pool = readyPrompts(all, state, sitting.day, activity.capture[0]);
   const seed = `${sitting.id}/${asked.length}`;
   const chosen = nextPrompt(pool, state, asked, sitting.day, seed);
   return pool.find((prompt) => prompt.key === chosen?.key) ?? null;

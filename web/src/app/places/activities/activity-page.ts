@@ -168,6 +168,8 @@ export class ActivityPage {
     return sample !== null && isDrawn(sample);
   });
 
+  private loading: Promise<void> = Promise.resolve();
+
   constructor() {
     this.store.dispatch(ThingsActions.wanted());
     effect(() => this.store.dispatch(DayActions.opened({ day: this.clock.today() })));
@@ -175,7 +177,7 @@ export class ActivityPage {
       const id = this.id();
       this.added.set(false);
       this.taking.set({});
-      void this.load(id);
+      this.loading = this.load(id);
     });
   }
 
@@ -197,7 +199,9 @@ export class ActivityPage {
     return listWords(line.away.map((one) => `${one.thing.name} (${one.because})`));
   }
 
-  protected toggle(childId: string): void {
+  /** The range that fits has to be known first; it comes with the page. */
+  protected async toggle(childId: string): Promise<void> {
+    await this.loading;
     this.taking.update((taking) => {
       const others = Object.entries(taking).filter(([id]) => id !== childId);
       const isIn = taking[childId] !== undefined;
@@ -215,7 +219,8 @@ export class ActivityPage {
     this.count.update((count) => Math.min(8, Math.max(1, count + step)));
   }
 
-  protected begin(): void {
+  protected async begin(): Promise<void> {
+    await this.loading;
     const takers = Object.entries(this.taking()).map(([childId, top]) => ({ childId, top }));
     const activity = this.activity();
     if (!activity || takers.length === 0) {
@@ -237,6 +242,7 @@ export class ActivityPage {
   }
 
   protected async addToToday(): Promise<void> {
+    await this.loading;
     const activity = this.activity();
     const takers = Object.entries(this.taking()).map(([childId, top]) => ({ childId, top }));
     const moment = this.moments().find((one) => activity && one.bands.includes(activity.band));

@@ -1,0 +1,110 @@
+import type { Page } from '@playwright/test';
+import type { CaptureKind } from '@gumo/core/vocabulary';
+import { expect, test } from '../world';
+
+/** For every kind of record an activity that takes it, and a child for whom it is asked. */
+const KINDS: Readonly<Record<CaptureKind, readonly [activity: string, child: string]>> = {
+  reach: ['stairs', 'Kofi'],
+  count: ['tidy-count', 'Kofi'],
+  give: ['land-in-cup', 'Kofi'],
+  frame: ['build-frame', 'Mirela'],
+  glance: ['dot-plates', 'Kofi'],
+  numeral: ['turn-over', 'Sunniva'],
+  order: ['hop-track', 'Kofi'],
+  gap: ['hundred-fill', 'Sunniva'],
+  draw: ['digit-write', 'Sunniva'],
+  compare: ['tiles-more', 'Kofi'],
+  after: ['one-more-line', 'Kofi'],
+  bond: ['bead-string', 'Sunniva'],
+  add: ['two-towers', 'Sunniva'],
+  place: ['numbered-snails', 'Mirela'],
+  tens: ['tens-build', 'Sunniva'],
+  groups: ['rows-groups', 'Sunniva'],
+  share: ['parcel-share', 'Kofi'],
+  partner: ['counters-under', 'Sunniva'],
+  pattern: ['copy-next', 'Kofi'],
+  sort: ['sort-basket', 'Kofi'],
+  chart: ['columns-chart', 'Sunniva'],
+  weigh: ['divide-weigh', 'Sunniva'],
+  length: ['long-line', 'Kofi'],
+  range: ['jar-range', 'Sunniva'],
+  guess: ['guess-line', 'Kofi'],
+  catch: ['puppet-slip', 'Kofi'],
+  story: ['story-props', 'Sunniva'],
+  note: ['break-halves', 'Sunniva'],
+};
+
+interface Kept {
+  readonly observations: readonly {
+    readonly observation: { readonly record: { readonly kind: CaptureKind } };
+  }[];
+}
+
+/** How many tries it may take until a prompt of the kind comes up among the others of an activity. */
+const MOST_TRIES = 12;
+
+async function beginFromActivities(page: Page, activity: string, child: string): Promise<void> {
+  await page.goto(new URL(`/activities/${activity}`, page.url()).href);
+  await page.getByRole('button', { name: new RegExp(`^${child}`) }).click();
+  await page.getByRole('button', { name: 'Begin', exact: true }).click();
+  await expect(page.locator('.sentence')).toBeVisible();
+}
+
+/** The smallest side of every target that a try needs. */
+const smallest = (page: Page): Promise<number> =>
+  page
+    .locator('gumo-answer-pad button, gumo-how-answered button, gumo-outcome-bar button')
+    .evaluateAll((buttons) =>
+      Math.min(
+        ...buttons.flatMap((button) => {
+          const { width, height } = button.getBoundingClientRect();
+          return [width, height];
+        }),
+      ),
+    );
+
+test.describe('on a phone, by touch', () => {
+  test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
+
+  for (const [kind, [activity, child]] of Object.entries(KINDS)) {
+    test(`a try of the kind ${kind} is noted in at most two taps and stands on the child’s page`, async ({
+      page,
+    }) => {
+      await beginFromActivities(page, activity, child);
+      const sitting = page.url().split('/').at(-1) ?? '';
+      const kinds = async (): Promise<CaptureKind[]> => {
+        const answer = await page.request.get(new URL(`/api/sittings/${sitting}`, page.url()).href);
+        if (!answer.ok()) return [];
+        const { observations } = (await answer.json()) as Kept;
+        return observations.map((one) => one.observation.record.kind);
+      };
+
+      for (let tries = 1; tries <= MOST_TRIES; tries++) {
+        expect(await smallest(page), kind).toBeGreaterThanOrEqual(56);
+        // The expected answer is one tap away; another one is two.
+        const wrong = page
+          .locator('gumo-answer-pad [role="group"]')
+          .first()
+          .locator('button[aria-pressed="false"], .cards button, .pieces button');
+        if (tries % 2 === 0 && (await wrong.count()) > 0) {
+          await wrong.first().tap();
+          await page.getByRole('button', { name: 'Not yet', exact: true }).tap();
+        } else {
+          await page.getByRole('button', { name: 'On own', exact: true }).tap();
+        }
+        await expect.poll(async () => (await kinds()).length).toBe(tries);
+        if (tries >= 2 && (await kinds()).includes(kind as CaptureKind)) break;
+      }
+      const noted = await kinds();
+      expect(noted, `${activity} asked ${noted.join(', ')}`).toContain(kind);
+
+      await page.getByRole('button', { name: 'End here' }).tap();
+      await page.getByRole('dialog').getByRole('button', { name: 'Great' }).tap();
+      await page.locator('.ended').getByRole('link', { name: child }).tap();
+      await page.getByRole('link', { name: 'Sittings' }).tap();
+      const row = page.locator('tbody button').first();
+      await row.tap();
+      await expect(page.locator('.opened li')).toHaveCount(noted.length);
+    });
+  }
+});

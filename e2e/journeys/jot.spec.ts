@@ -1,0 +1,81 @@
+import { expect, test } from '../world';
+
+test('jotted in two taps from anywhere, seen at the day’s end and on the child’s page', async ({
+  page,
+}) => {
+  await page.getByRole('link', { name: 'Cupboard' }).click();
+  await page.getByRole('button', { name: 'Jot' }).click();
+  const jot = page.getByRole('dialog');
+  await jot.getByRole('radio', { name: /Kofi/ }).click();
+  const skill = jot.locator('.skills li').first();
+  const title = (await skill.locator('span').first().textContent())?.trim() ?? '';
+  await skill.getByRole('button', { name: /with help/ }).click();
+  await expect(jot).toBeHidden();
+  const said = page.locator('mat-snack-bar-container');
+  await expect(said).toContainText(`Kofi: ${title}, with help`);
+
+  await page.keyboard.press('j');
+  await jot.getByRole('radio', { name: /Ilse/ }).click();
+  await jot.getByRole('textbox', { name: 'Or words only' }).fill('counts the stairs by herself');
+  await jot.getByRole('button', { name: 'Keep the words' }).click();
+  await expect(jot).toBeHidden();
+
+  // One taken back again.
+  await page.keyboard.press('j');
+  await jot.getByRole('radio', { name: /Mirela/ }).click();
+  await jot
+    .locator('.skills li')
+    .first()
+    .getByRole('button', { name: /on own/ })
+    .click();
+  await page.getByRole('button', { name: 'Take back' }).click();
+
+  // A sitting is begun and left open.
+  await page.keyboard.press('t');
+  await page.getByRole('button', { name: 'Begin Land in a cup' }).click();
+  await expect(page.locator('.sentence')).toBeVisible();
+  await page.getByRole('button', { name: 'On own', exact: true }).click();
+  await expect(page.locator('gumo-so-far li button')).toHaveCount(1);
+  await page.goto(new URL('/today/end', page.url()).href);
+
+  const noted = page.getByRole('region', { name: 'Noted today' });
+  await expect(noted.getByRole('article').filter({ hasText: 'Kofi' })).toContainText('1 with help');
+  await expect(noted.getByRole('article').filter({ hasText: 'Ilse' })).toContainText(
+    'counts the stairs by herself',
+  );
+  await expect(page.getByRole('region', { name: 'Not seen today' })).toContainText('Mirela');
+  await page.getByRole('button', { name: 'End Land in a cup' }).click();
+  await expect(page.getByRole('heading', { name: 'Not ended yet' })).toBeHidden();
+  await page.getByRole('textbox').fill('A calm day.');
+  await page.getByRole('button', { name: 'Keep the words' }).click();
+  await expect(page.getByRole('button', { name: 'Kept' })).toBeDisabled();
+  await page.reload();
+  await expect(page.getByRole('textbox')).toHaveValue('A calm day.');
+
+  await page.getByRole('link', { name: 'Ilse' }).click();
+  await page.getByRole('link', { name: 'Sittings' }).click();
+  await expect(page.getByRole('region', { name: 'Jotted down' })).toContainText(
+    'counts the stairs by herself',
+  );
+});
+
+test('the language counted in is one tap on the pad, once the household has two', async ({
+  page,
+}) => {
+  await page.getByRole('link', { name: 'Household' }).click();
+  await page.getByLabel('Add a language').selectOption({ label: 'Turkish' });
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await expect(page.getByText('Kept.')).toBeVisible();
+  await page.goto(new URL('/activities/tidy-count', page.url()).href);
+  await page.getByRole('button', { name: /^Kofi/ }).click();
+  await page.getByRole('button', { name: 'Begin', exact: true }).click();
+  await page.getByRole('button', { name: 'Turkish' }).click();
+  await page.getByRole('button', { name: 'On own', exact: true }).click();
+  const path = `/api/sittings/${page.url().split('/').at(-1)}`;
+  await expect
+    .poll(async () => {
+      const answer = await page.request.get(new URL(path, page.url()).href);
+      return answer.ok() ? await answer.text() : '';
+    })
+    .toContain('"language":"tr"');
+});
