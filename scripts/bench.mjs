@@ -13,6 +13,7 @@ await main(async () => {
     progress: async () => (await import('../bench/progress.mjs')).progress(),
     search: async () => (await import('../bench/search.mjs')).search(),
     scroll: async () => (await import('../bench/scroll.mjs')).scroll(),
+    tray: async () => (await import('../bench/tray.mjs')).tray(),
     fold: async () => (await import('../bench/fold.mjs')).folding(),
     decisions: async () => (await import('../bench/decisions.mjs')).decisions(),
     look: async () => (await import('../bench/first-look.mjs')).firstLook(),

@@ -19,6 +19,27 @@ async function sit(page) {
     await page.keyboard.press(key);
   }
 }
+/** Two sittings, a jot in words, one left open: the evening of a day. */
+async function dayEnd(page) {
+  await sit(page);
+  await page.getByRole('button', { name: 'End here' }).click();
+  await page.getByRole('button', { name: 'Calm' }).click();
+  await page.getByRole('button', { name: 'Begin Land in a cup' }).click();
+  for (const key of ['o', 'h', 'o']) {
+    await page.locator('.sentence').waitFor();
+    await page.keyboard.press(key);
+  }
+  await page.getByText('So far').waitFor();
+  await page.locator('gumo-so-far li button').nth(2).waitFor();
+  await page.goto(new URL('/today', page.url()).href);
+  await page.keyboard.press('j');
+  await page.getByRole('radio', { name: /Kofi/ }).click();
+  await page.getByRole('textbox').fill('Drummed the numbers up to twelve on the shed door.');
+  await page.getByRole('button', { name: 'Keep the words' }).click();
+  await page.getByRole('link', { name: 'Day’s end' }).click();
+  await page.locator('article').first().waitFor();
+  await page.clock.runFor(7000);
+}
 async function openChild(page, name, skill) {
   await page.getByRole('link', { name: 'Children' }).click();
   await page.getByRole('link', { name: new RegExp(name) }).click();
@@ -44,7 +65,6 @@ async function openPlace(page, place, ready) {
 const VIEWS = [
   ['today', DESK, 'light', async (page) => void (await page.getByRole('checkbox').nth(1).click())],
   ['today-evening', DESK, 'dark', async () => {}],
-  ['today-phone', PHONE, 'light', async () => {}],
   ['run', DESK, 'light', sit],
   ['run-phone', PHONE, 'light', sit],
   [
@@ -62,7 +82,6 @@ const VIEWS = [
   ['child-numerals', DESK, 'light', (page) => openTab(page, 'Mirela', 'Numerals')],
   ['child-saying', DESK, 'light', (page) => openTab(page, 'Kofi', 'Saying')],
   ['child-slips', DESK, 'light', (page) => openTab(page, 'Sunniva', 'Slips')],
-  ['child-phone', PHONE, 'light', (page) => openTab(page, 'Dilara', 'Strings')],
   [
     'first-look',
     DESK,
@@ -86,7 +105,36 @@ const VIEWS = [
     },
   ],
   ['cupboard', DESK, 'light', (page) => openPlace(page, 'Cupboard', 'gumo-cupboard .row')],
-  ['cupboard-phone', PHONE, 'light', (page) => openPlace(page, 'Cupboard', 'gumo-cupboard .row')],
+  [
+    'table',
+    DESK,
+    'light',
+    async (page) => {
+      await openPlace(page, 'Table', '.things a');
+      await page.getByRole('link', { name: 'Plates', exact: true }).click();
+      await page.getByRole('radio', { name: 'Two colors' }).click();
+    },
+  ],
+  [
+    'to-the-child',
+    PHONE,
+    'light',
+    async (page) => {
+      await page.goto(new URL('/table/frame', page.url()).href);
+      await page.getByRole('button', { name: 'Turn to the child' }).click();
+    },
+  ],
+  [
+    'jot',
+    DESK,
+    'light',
+    async (page) => {
+      await page.keyboard.press('j');
+      await page.getByRole('radio', { name: /Mirela/ }).click();
+      await page.locator('.skills li').first().waitFor();
+    },
+  ],
+  ['day-end', DESK, 'light', dayEnd],
   ['children', DESK, 'light', (page) => page.getByRole('link', { name: 'Children' }).click()],
 ];
 

@@ -25,8 +25,8 @@ export function dominoScene(a: number, b: number): Scene {
     under: [
       ground('card', 0, 0, 2 * HALF, HALF),
       ground('line', HALF, 0.4, 0, HALF - 0.8),
-      ground('hole', 0, 0, HALF, HALF, { id: 'half-0', moves: true, text: 'first half' }),
-      ground('hole', HALF, 0, HALF, HALF, { id: 'half-1', moves: true, text: 'second half' }),
+      ground('spot', 0, 0, HALF, HALF, { id: 'half-0', moves: true, text: 'first half' }),
+      ground('spot', HALF, 0, HALF, HALF, { id: 'half-1', moves: true, text: 'second half' }),
     ],
     pieces: [...pipPieces(a, 0, 0, 'a'), ...pipPieces(b, HALF, 0, 'b')],
     over: [],

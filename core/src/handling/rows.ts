@@ -1,5 +1,5 @@
 import type { RecordOf } from '../vocabulary/index.js';
-import { type Ground, type Piece, type Scene, ground, piece, written } from './scene.js';
+import { type Ground, type Piece, type Scene, ground, label, piece } from './scene.js';
 
 const PITCH = 1.5;
 const COLORS: Readonly<Record<string, Piece['color']>> = { A: 'a', B: 'b', C: 'c' };
@@ -58,7 +58,7 @@ export function chartScene(groups: RecordOf<'chart'>['groups']): Scene {
     height: foot + 1.2,
     under: [
       ground('line', 0, foot, groups.length * wide, 0),
-      ...groups.map(({ name }, i) => written((i + 0.5) * wide, foot + 0.65, 0.62, name)),
+      ...groups.map(({ name }, i) => label((i + 0.5) * wide, foot + 0.65, 0.62, name)),
     ],
     pieces: groups.flatMap(({ count }, i) =>
       Array.from({ length: count }, (_, j) =>

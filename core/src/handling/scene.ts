@@ -51,7 +51,8 @@ export type GroundLook =
   | 'mark'
   | 'cloth'
   | 'number'
-  | 'small';
+  | 'label'
+  | 'spot';
 
 /** What pieces lie on, hide under or are read from; not counted. */
 export interface Ground {
@@ -108,6 +109,10 @@ export const ground = (
 /** A numeral or word with its middle at x, y; `size` is the height of the letters. */
 export const written = (x: number, y: number, size: number, text: string): Ground =>
   ground('number', x, y, size, size, { text });
+
+/** The same, written on the table itself instead of on a card. */
+export const label = (x: number, y: number, size: number, text: string): Ground =>
+  ground('label', x, y, size, size, { text });
 
 /** Moves a scene within a larger one; ids get a prefix so that they stay apart. */
 export function shifted(scene: Scene, dx: number, dy: number, prefix = ''): Scene {

@@ -1,6 +1,6 @@
 import { capital, numberWord } from '../numbers/index.js';
 import { type Handling, act, choice, step } from './handling.js';
-import { type Ground, type Scene, ground, piece, written } from './scene.js';
+import { type Ground, type Scene, ground, label, piece, written } from './scene.js';
 
 const CELL = 1.5;
 
@@ -45,12 +45,12 @@ export function lineScene(top: number, stops: readonly number[]): Scene {
       ground('line', 0.4, y, x(top) + 0.1, 0),
       ...ticks.flatMap((n) => [
         ground('mark', x(n), y - 0.25, 0, 0.5),
-        ground('hole', x(n) - unit * every * 0.5, y - 0.5, unit * every, 1.9, {
+        ground('spot', x(n) - unit * every * 0.5, y - 0.5, unit * every, 1.9, {
           id: `place-${n}`,
           moves: true,
           text: String(n),
         }),
-        written(x(n), y + 0.85, top > 20 ? 0.75 : 0.7, String(n)),
+        label(x(n), y + 0.85, top > 20 ? 0.75 : 0.7, String(n)),
       ]),
       ...stops.slice(1).map((to, i) => {
         const from = stops[i] ?? 0;

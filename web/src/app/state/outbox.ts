@@ -65,6 +65,7 @@ export const outboxFeature = createFeature({
 });
 
 const RETRY_MS = 2_000;
+const GATHER_MS = 60;
 const MOST_AT_ONCE = 100;
 const Anything = v.unknown();
 
@@ -97,7 +98,8 @@ export class Outbox {
   /** Keeps a parcel, then sends whatever waits. Resolves as soon as it is kept on the device. */
   async put(parcel: Parcel): Promise<void> {
     await (await this.database).add('waiting', parcel);
-    void this.flush();
+    // The screen comes first; what waits is gathered and sent a moment later.
+    setTimeout(() => void this.flush(), GATHER_MS);
   }
 
   /** What waits, oldest first. */

@@ -8,7 +8,7 @@ import {
   fold,
   nextPrompt,
 } from '@gumo/core/evidence';
-import type { Activity, Child, Mood, Observation, Sitting, Voiding } from '@gumo/core/vocabulary';
+import type { Activity, Mood, Observation, Sitting, Voiding } from '@gumo/core/vocabulary';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
 import { concatLatestFrom } from '@ngrx/operators';
 import {
@@ -118,14 +118,12 @@ const keyOfTry = ({ record, skillId, itemId, answered }: Observation): string =>
 
 /** The prompt for a child now: chosen by the core from everything within the range. */
 function choosePrompt(
+  all: readonly Prompt[],
   activity: Activity,
-  child: Child,
-  top: number,
   state: ChildState,
   asked: readonly Asked[],
   sitting: Sitting,
 ): Prompt | null {
-  const all = promptsOf(activity, top, activity.capture, child.answerModes);
   const pool = readyPrompts(all, state, sitting.day, activity.capture[0]);
   const seed = `${sitting.id}/${asked.length}`;
   const chosen = nextPrompt(pool, state, asked, sitting.day, seed);
@@ -162,21 +160,30 @@ export const runFeature = createFeature({
     const selectRanges = createSelector(selectActivity, (activity) =>
       activity ? topsOf(activity, activity.capture) : [],
     );
-    const selectPrompt = createSelector(
+    /** Everything that can be asked of the child in its range; the same for a whole sitting. */
+    const selectAll = createSelector(
       selectActivity,
       selectChild,
       selectTops,
+      (activity, child, tops) =>
+        activity && child
+          ? promptsOf(activity, tops[child.id] ?? 5, activity.capture, child.answerModes)
+          : [],
+    );
+    const selectPrompt = createSelector(
+      selectAll,
+      selectActivity,
+      selectChild,
       selectEvidence,
       selectStanding,
       selectSitting,
-      (activity, child, tops, evidence, standing, sitting) => {
+      (all, activity, child, evidence, standing, sitting) => {
         const known = child ? evidence[child.id] : undefined;
         if (!activity || !child || !sitting || !known) return null;
         const asked = standing
           .filter((one) => one.childId === child.id)
           .map((one) => ({ key: keyOfTry(one), outcome: one.outcome }));
-        const top = tops[child.id] ?? 5;
-        return choosePrompt(activity, child, top, known, asked, sitting);
+        return choosePrompt(all, activity, known, asked, sitting);
       },
     );
     return { selectActivity, selectStanding, selectChild, selectRanges, selectPrompt };

@@ -126,6 +126,16 @@ export class Run {
     source: () => this.tryNow(),
     computation: () => null,
   });
+  protected readonly asked = computed(() => {
+    const prompt = this.prompt();
+    return prompt ? [prompt] : [];
+  });
+  /** Looks of the pad's keys: with another shape all is drawn anew, so that nothing is moved about. */
+  protected readonly shape = computed(() =>
+    this.pad()
+      .map(({ look, keys }) => `${look} ${keys.length}`)
+      .join(),
+  );
   private readonly tryNow = computed(() =>
     [this.prompt()?.key, this.child()?.id, this.observations().length].join(),
   );

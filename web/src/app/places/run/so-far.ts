@@ -15,7 +15,7 @@ const SHOWN = 6;
   template: `
     <h2>So far</h2>
     <ul>
-      @for (one of observations().slice(0, shown); track one.id) {
+      @for (one of observations().slice(0, shown); track $index) {
         <li>
           <span class="item">
             {{ label(one) }}
