@@ -1,5 +1,8 @@
 import { expect, test } from '../world';
 
+/** The side of the tray lists the last few tries. */
+const SHOWN = 6;
+
 test('from the morning to the bead: two children, eight tries, one taken back', async ({
   page,
 }) => {
@@ -24,7 +27,7 @@ test('from the morning to the bead: two children, eight tries, one taken back', 
   const soFar = page.locator('gumo-so-far li button');
   const note = async (name: string, standing: number): Promise<void> => {
     await page.getByRole('button', { name, exact: true }).click();
-    await expect(soFar).toHaveCount(standing);
+    await expect(soFar).toHaveCount(Math.min(standing, SHOWN));
   };
   await expect(page.locator('.sentence')).toBeVisible();
   await note('On own', 1);
@@ -44,7 +47,7 @@ test('from the morning to the bead: two children, eight tries, one taken back', 
   while (count < 4) await note('On own', ++count);
   await note('Not now', ++count);
   await page.getByRole('button', { name: 'Take back the last' }).click();
-  await expect(soFar).toHaveCount(count - 1);
+  await expect(soFar).toHaveCount(Math.min(count - 1, SHOWN));
 
   await page.getByRole('tab', { name: /Ilse/ }).click();
   await expect(page.locator('gumo-so-far')).toContainText('Nothing noted yet');
@@ -57,7 +60,7 @@ test('from the morning to the bead: two children, eight tries, one taken back', 
   const sitting = page.url().split('/').at(-1);
   await page.reload();
   await page.getByRole('tab', { name: /Mirela/ }).click();
-  await expect(soFar).toHaveCount(count - 1);
+  await expect(soFar).toHaveCount(Math.min(count - 1, SHOWN));
 
   await page.getByRole('button', { name: 'End here' }).click();
   await page.getByRole('dialog').getByRole('button', { name: 'Calm' }).click();
@@ -85,7 +88,7 @@ test('a new bead fills from what was noted', async ({ page }) => {
   await page.getByRole('link', { name: /Ilse/ }).click();
   const bead = strings.locator('[data-skill="total-5"]');
   const before = await bead.getAttribute('data-standing');
-  expect(before).toBe('nearly');
+  expect(['started', 'nearly']).toContain(before);
 
   await page.getByRole('link', { name: 'Today', exact: true }).click();
   await page.getByRole('button', { name: 'Add an activity' }).click();

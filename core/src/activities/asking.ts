@@ -1,7 +1,8 @@
 import { capital, listNumbers, numberWord } from '../numbers/index.js';
 import type { Item, Skill } from '../skills/index.js';
 import type { Answered, CaptureKind } from '../vocabulary/index.js';
-import { type Asking, askOf } from './asks.js';
+import type { Asking } from './ask.js';
+import { askOf } from './asks.js';
 
 /** What is added to a question for a child who answers without words. */
 const HOW_TO_ANSWER: Partial<Record<Answered, string>> = {

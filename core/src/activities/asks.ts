@@ -1,29 +1,15 @@
 import { capital, numberWord, placeWord } from '../numbers/index.js';
 import type { Item, Skill } from '../skills/index.js';
 import type { Layout } from '../vocabulary/index.js';
+import type { Ask, Asking } from './ask.js';
+import { MORE_ASKS, story } from './asks-more.js';
 import { familyOf } from './kinds.js';
-
-/** How an item is asked: what to say, what lies there, and which number answers it. */
-export interface Asking {
-  readonly ask: string;
-  readonly lay: string;
-  readonly expected?: number;
-  readonly from?: number;
-  readonly direction?: 'up' | 'down';
-  readonly layout?: Layout;
-  readonly step?: number;
-  /** What it turns on, where that is not the item's own number. */
-  readonly number?: number;
-}
 
 /** Words to go on for, from a number that is not one (own arithmetic: "on from 7: 8, 9, 10"). */
 const GO_ON = 3;
 
-type Ask = (item: Item, speaks: boolean, skill: Skill) => Asking;
-
 const word = numberWord;
 const part = (item: Item, i: number): number => item.parts[i] ?? 0;
-const part0 = (parts: readonly number[]): number => parts[0] ?? 1;
 const two = (item: Item): string => `${word(part(item, 0))} and ${word(part(item, 1))}`;
 
 /** Three tens and four ones: gone on in tens, it would be seventy. */
@@ -226,7 +212,7 @@ const ASKS: Readonly<Record<string, Ask>> = {
       expected: minus ? a - b : a + b,
     };
   },
-  story: ({ form, parts: [a = 0, b = 0] }) => STORIES[form ?? 'join']?.(a, b) ?? STORY_JOIN(a, b),
+  story,
   halves: ({ label }) => ({
     ask: 'Make two the same out of it.',
     lay: `The child ${label}; compare the parts.`,
@@ -282,82 +268,7 @@ const ASKS: Readonly<Record<string, Ask>> = {
     ask: 'How much is this?',
     lay: `Play coins worth ${number}: tens, fives, ones.`,
   }),
-  which: ({ label }) => ({ ask: `Which is ${label.split(',')[0]}?`, lay: `Two things: ${label}.` }),
-  'order-three': ({ label }) => ({ ask: 'Put them in order.', lay: `Lay out ${label}.` }),
-  'holds-more': ({ label, number }) =>
-    number > 0
-      ? { ask: 'How many cups does it hold?', lay: `A jar of about ${label}, a cup, and water.` }
-      : { ask: 'Which holds more? Let’s pour.', lay: `Jars and a cup: ${label}.` },
-  units: ({ label }) => ({
-    ask: 'How many long is it?',
-    lay: `A thing about ${label}, and equal things to lay along it.`,
-  }),
-  divide: ({ label }) => ({
-    ask: 'Is it lighter or heavier than this?',
-    lay: `Let the child heft ${label}, then weigh.`,
-  }),
-  estimate: ({ number }) => ({
-    ask: 'At least how many? At most how many?',
-    lay: `About ${number} things in a clear jar.`,
-  }),
-  alike: ({ label }) => ({ ask: 'Find the same one.', lay: `Four cards; alike ${label}.` }),
-  sort: ({ label }) => ({ ask: 'Put together what belongs together.', lay: `Sort ${label}.` }),
-  shape: ({ label }) => ({ ask: `Find me ${label}.`, lay: 'Four things, one of them that shape.' }),
-  'chart-build': ({ label }) => ({
-    ask: 'Lay them in columns so that we can see.',
-    lay: `Things for ${label}, and a line to begin at.`,
-  }),
-  chart: ({ label }) => ({ ask: `What does the chart say: ${label}?`, lay: 'A chart of things.' }),
-  'pattern-match': ({ label }) => ({
-    ask: 'Which row is the same?',
-    lay: `Lay ${label}, and four rows to choose from.`,
-  }),
-  'pattern-copy': ({ label }) => ({
-    ask: 'Make one just like it.',
-    lay: `Lay ${label}, and enough pieces beside it.`,
-  }),
-  'pattern-next': ({ parts }) => ({
-    ask: part0(parts) === 1 ? 'What comes next?' : `What are the next ${word(part0(parts))}?`,
-    lay: 'The row as drawn; say it aloud together first.',
-  }),
-  'pattern-fix': () => ({
-    ask: 'Something is not right here. Where?',
-    lay: 'The row as drawn, with one wrong piece.',
-  }),
-  'pattern-unit': ({ form }) =>
-    form === null
-      ? { ask: 'Make a pattern of your own. What repeats?', lay: 'Two or three colors to lay.' }
-      : { ask: 'What is it that comes again and again?', lay: 'The row as drawn.' },
-  'mirror-make': ({ label }) => ({
-    ask: 'Make the other side the same.',
-    lay: `Lay ${label} on one side of a line.`,
-  }),
-  mirror: ({ label }) => ({ ask: 'What does the mirror show?', lay: `Safety mirrors: ${label}.` }),
-};
-
-const STORY_JOIN = (a: number, b: number): Asking => ({
-  ask: `${capital(word(a))} snails sit on the wall. ${capital(word(b))} more come. How many now?`,
-  lay: `${a + b} things to act it out, if the child likes.`,
-  expected: a + b,
-});
-
-const STORIES: Record<string, (a: number, b: number) => Asking> = {
-  join: STORY_JOIN,
-  away: (a, b) => ({
-    ask: `${capital(word(a))} kites fly. ${capital(word(b))} blow away. How many are left?`,
-    lay: `${a} things to act it out, if the child likes.`,
-    expected: a - b,
-  }),
-  parts: (a, b) => ({
-    ask: `${capital(word(a))} drums are red and ${word(b)} are blue. How many drums?`,
-    lay: `${a + b} things in two colors.`,
-    expected: a + b,
-  }),
-  more: (a, b) => ({
-    ask: `One pot has ${word(a)} carrots, the other ${word(b)}. How many more?`,
-    lay: `Two rows: ${a} and ${b}.`,
-    expected: a - b,
-  }),
+  ...MORE_ASKS,
 };
 
 function count({ number }: Item, speaks: boolean): Asking {

@@ -80,7 +80,7 @@ export const SET_OUT: readonly Activity[] = [
     id: 'land-in-cup',
     title: 'Land in a cup',
     minutes: [10, 15],
-    skills: ['name-*', 'give-*'],
+    skills: ['name-5', 'name-10', 'name-20', 'give-*'],
     needs: [
       need('cup', 'cups in a box', { least: [12, { most: [6, 'n'] }] }),
       need('ball', 'soft ball', 1),

@@ -2,22 +2,23 @@ import { skillOf } from '../skills/index.js';
 import type { Day } from '../vocabulary/index.js';
 import type { ChildState } from './fold.js';
 import { frontierOf } from './frontier.js';
+import { standingOf } from './standing.js';
 
 /** At most this many of one strand, so that a short list is not of one kind. */
 const MOST_OF_A_STRAND = 2;
 
 /**
- * The skills that are likeliest to be seen of a child now, likeliest first: what it is at, begun
- * before open, no more than two of a strand.
+ * The skills that are likeliest to be seen of a child now, likeliest first: what it is at, the last
+ * seen first, then what is open to it; no more than two of a strand.
  */
 export function likelySkills(state: ChildState, today: Day, most = 5): string[] {
-  const begun = (why: string): number => (why === 'nearly' || why === 'started' ? 1 : 0);
-  const open = frontierOf(state, today)
-    .map((one, rank) => ({ ...one, rank }))
-    .sort((a, b) => begun(b.why) - begun(a.why) || a.rank - b.rank);
+  const begun = Object.keys(state.skills)
+    .filter((id) => ['started', 'nearly'].includes(standingOf(skillOf(id), state, today)))
+    .sort((a, b) => (state.skills[b]?.day ?? '').localeCompare(state.skills[a]?.day ?? ''));
+  const open = frontierOf(state, today).map((one) => one.skillId);
   const chosen: string[] = [];
   const strands = new Map<string, number>();
-  for (const { skillId } of open) {
+  for (const skillId of new Set([...begun, ...open])) {
     const { strand } = skillOf(skillId);
     const count = strands.get(strand) ?? 0;
     if (chosen.length >= most) break;

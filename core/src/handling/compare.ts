@@ -20,35 +20,28 @@ export function twoLinesScene(left: number, right: number): Scene {
   };
 }
 
-/** Two heaps side by side, each in rows of at most four. */
+const HEAP_COLUMNS = 4;
+
+/** Two heaps side by side, each in rows of at most four, with a line between them. */
 export function twoHeapsScene(left: number, right: number): Scene {
-  const columns = 4;
-  const heap = (n: number, dx: number, name: string, color: Piece['color']): Piece[] =>
+  const wide = (n: number): number => Math.max(1, Math.min(HEAP_COLUMNS, n)) * PITCH;
+  const rows = (n: number): number => Math.max(1, Math.ceil(n / HEAP_COLUMNS));
+  const height = Math.max(rows(left), rows(right)) * PITCH + 0.2;
+  const line = wide(left) + 0.9;
+  const heap = (n: number, from: number, name: string, color: Piece['color']): Piece[] =>
     Array.from({ length: n }, (_, i) =>
       piece(
         `${name}-${i}`,
-        dx + 0.6 + (i % columns) * PITCH,
-        0.6 + Math.floor(i / columns) * PITCH,
-        {
-          color,
-          moves: false,
-        },
+        from + PITCH * ((i % HEAP_COLUMNS) + 0.5),
+        0.1 + PITCH * (Math.floor(i / HEAP_COLUMNS) + 0.5),
+        { color, moves: false },
       ),
     );
-  const wide = columns * PITCH + 0.2;
   return {
-    width: 2 * wide + 1.4,
-    height: Math.max(1, Math.ceil(Math.max(left, right) / columns)) * PITCH + 0.3,
-    under: [
-      ground(
-        'mark',
-        wide + 0.7,
-        0.1,
-        0,
-        Math.max(1, Math.ceil(Math.max(left, right) / columns)) * PITCH,
-      ),
-    ],
-    pieces: [...heap(left, 0, 'left', 'a'), ...heap(right, wide + 1.4, 'right', 'b')],
+    width: line + 0.9 + wide(right),
+    height,
+    under: [ground('mark', line, 0.1, 0, height - 0.2)],
+    pieces: [...heap(left, 0, 'left', 'a'), ...heap(right, line + 0.9, 'right', 'b')],
     over: [],
     words: `${numberWord(left)} on the left, ${numberWord(right)} on the right`,
   };

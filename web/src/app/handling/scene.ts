@@ -141,6 +141,7 @@ export class SceneView {
 
   protected pieceWords(one: Piece): string {
     const number = Number(/\d+$/.exec(one.id)?.[0] ?? 0) + 1;
+    if (one.look === 'coin') return `${one.value}, coin ${number}`;
     return `${one.look} ${number}, ${one.hidden ? 'folded' : COLOR_WORDS[one.color]}`;
   }
 

@@ -14,17 +14,10 @@ import { Router } from '@angular/router';
 import { helpFor, neighborTop } from '@gumo/core/activities';
 import { slipsOf } from '@gumo/core/evidence';
 import { sceneFor } from '@gumo/core/handling';
-import {
-  acknowledge,
-  expectedRecord,
-  isRight,
-  padFor,
-  patternSlip,
-  recordFor,
-} from '@gumo/core/pads';
+import { acknowledge, patternSlip } from '@gumo/core/pads';
 import { findItem } from '@gumo/core/skills';
 import { mustNotMeetSmallParts } from '@gumo/core/things';
-import type { Answered, CaptureRecord, Mood, Observation, Outcome } from '@gumo/core/vocabulary';
+import type { Mood, Observation, Outcome } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
 import { v7 as uuid } from 'uuid';
 import { Api } from '../../common/api';
@@ -32,7 +25,7 @@ import { BandSign } from '../../common/band-sign';
 import { Clock } from '../../common/clock';
 import { Icon } from '../../common/icon';
 import { PegMark } from '../../common/peg-mark';
-import { OUTCOME_WORDS, languageName, listWords, topWords } from '../../common/words';
+import { OUTCOME_WORDS, listWords, topWords } from '../../common/words';
 import { MinuteRing } from '../../handling/minute-ring';
 import { OutcomeBar, outcomeOfKey } from '../../handling/outcome-bar';
 import { SceneView } from '../../handling/scene';
@@ -43,14 +36,16 @@ import { childrenFeature } from '../../state/children';
 import { householdFeature } from '../../state/household';
 import { Outbox } from '../../state/outbox';
 import { RunActions, runFeature } from '../../state/run';
-import { AnswerPad, keyTyped } from './answer-pad';
+import { AnswerPad } from './answer-pad';
+import { Answering } from './answering';
 import { EndQuestion } from './end-question';
-import { HowAnswered, type Reason } from './how-answered';
+import { HowAnswered } from './how-answered';
 import { SoFar } from './so-far';
 
 /** At the tray: one activity, one to three children, a tap or two a try. */
 @Component({
   selector: 'gumo-run',
+  providers: [Answering],
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [
     AnswerPad,
@@ -66,7 +61,7 @@ import { SoFar } from './so-far';
     ToTheChild,
   ],
   templateUrl: './run.html',
-  styleUrl: './run.scss',
+  styleUrls: ['./run.scss', './run-phone.scss'],
   host: { '(document:keydown)': 'press($event)' },
 })
 export class Run {
@@ -80,6 +75,7 @@ export class Run {
   private readonly outbox = inject(Outbox);
   private readonly announcer = inject(LiveAnnouncer);
   private readonly jotting = inject(Jotting);
+  protected readonly answering = inject(Answering);
 
   protected readonly sitting = this.store.selectSignal(runFeature.selectSitting);
   protected readonly activity = this.store.selectSignal(runFeature.selectActivity);
@@ -97,7 +93,6 @@ export class Run {
       return child ? [{ child, top: this.tops()[childId] ?? 5 }] : [];
     }),
   );
-  protected readonly top = computed(() => this.tops()[this.child()?.id ?? ''] ?? 5);
   protected readonly soFar = computed(() =>
     this.observations()
       .filter((one) => one.childId === this.child()?.id)
@@ -121,33 +116,10 @@ export class Run {
     const at = this.activity()?.steps.findIndex((step) => step.kind === 'turn') ?? 0;
     return Math.max(0, at);
   });
-  /** What stands on the pad after a touch; null while it is as expected. */
-  protected readonly tapped = linkedSignal<unknown, CaptureRecord | null>({
-    source: () => this.tryNow(),
-    computation: () => null,
-  });
   protected readonly asked = computed(() => {
     const prompt = this.prompt();
     return prompt ? [prompt] : [];
   });
-  /** Looks of the pad's keys: with another shape all is drawn anew, so that nothing is moved about. */
-  protected readonly shape = computed(() =>
-    this.pad()
-      .map(({ look, keys }) => `${look} ${keys.length}`)
-      .join(),
-  );
-  private readonly tryNow = computed(() =>
-    [this.prompt()?.key, this.child()?.id, this.observations().length].join(),
-  );
-  protected readonly answered = linkedSignal<unknown, Answered>({
-    source: () => this.tryNow(),
-    computation: () => untracked(() => this.prompt()?.way ?? 'spoken'),
-  });
-  protected readonly reason = linkedSignal<unknown, Reason>({
-    source: () => this.tryNow(),
-    computation: () => null,
-  });
-  private typed = '';
   protected readonly picture = signal(true);
   /** Seconds of a quick look while the picture is turned to the child; null while it is not. */
   protected readonly turned = signal<number | null>(null);
@@ -159,16 +131,6 @@ export class Run {
     null,
   );
   protected readonly missing = signal<string | null>(null);
-  private readonly language = computed(() => this.household()?.languages[0] ?? 'en');
-  protected readonly pad = computed(() => {
-    const prompt = this.prompt();
-    if (!prompt) return [];
-    const languages = (this.household()?.languages ?? ['en']).map((tag) => ({
-      tag,
-      name: languageName(tag),
-    }));
-    return padFor(prompt, this.tapped(), { top: this.top(), languages });
-  });
   protected readonly scene = computed(() => {
     const [prompt, sitting] = [this.prompt(), this.sitting()];
     if (!prompt || !sitting) return null;
@@ -176,11 +138,6 @@ export class Run {
     return sceneFor(prompt, { seed: sitting.id + prompt.key, fill });
   });
   protected readonly looks = computed(() => (this.prompt()?.kind === 'glance' ? [3, 2, 1] : [0]));
-  protected readonly right = computed(() => {
-    const prompt = this.prompt();
-    if (prompt === null) return true;
-    return isRight(prompt, this.tapped() ?? expectedRecord(prompt, this.language()));
-  });
   protected readonly words = topWords;
   /** Children of this sitting who must not meet small parts, where the activity may have some. */
   protected readonly careful = computed(() => {
@@ -238,11 +195,8 @@ export class Run {
     this.store.dispatch(RunActions.childChosen({ childId }));
   }
 
-  /** Turns the picture; how long a quick look lasts belongs to the record. */
   protected turnToChild(seconds: number): void {
-    const prompt = this.prompt();
-    const record = prompt && (this.tapped() ?? expectedRecord(prompt, this.language()));
-    if (record?.kind === 'glance' && seconds > 0) this.tapped.set({ ...record, seconds });
+    this.answering.lookedFor(seconds);
     this.turned.set(seconds);
   }
 
@@ -254,23 +208,24 @@ export class Run {
   protected move(step: -1 | 1): void {
     const child = this.child();
     if (!child) return;
-    const top = neighborTop(this.ranges(), this.top(), step);
+    const top = neighborTop(this.ranges(), this.answering.top(), step);
     this.store.dispatch(RunActions.rangeSet({ childId: child.id, top }));
     void this.announcer.announce(`${child.name} ${topWords(top)}`);
   }
 
   protected canMove(step: -1 | 1): boolean {
-    return neighborTop(this.ranges(), this.top(), step) !== this.top();
+    return neighborTop(this.ranges(), this.answering.top(), step) !== this.answering.top();
   }
 
   protected note(outcome: Outcome, triedFirst = true): void {
     const [prompt, child, sitting] = [this.prompt(), this.child(), this.sitting()];
     if (!prompt || !child || !sitting) return;
-    if (outcome === 'own' && !this.right()) {
+    if (outcome === 'own' && !this.answering.right()) {
       void this.announcer.announce('The answer tapped is another one: with help, or not yet?');
       return;
     }
-    const record = recordFor(prompt, this.tapped(), outcome, this.language());
+    const record = this.answering.recordFor(outcome);
+    if (!record) return;
     const observation: Observation = {
       id: uuid(),
       childId: child.id,
@@ -282,8 +237,8 @@ export class Run {
       day: sitting.day,
       outcome,
       triedFirst,
-      answered: this.answered(),
-      reason: this.reason(),
+      answered: this.answering.answered(),
+      reason: this.answering.reason(),
       things: [],
       notedBy: '',
       note: '',
@@ -300,7 +255,6 @@ export class Run {
           ? { words: place, advice: 'Say it aloud together, one piece at a time.' }
           : null,
     );
-    this.typed = '';
     const item = findItem(prompt.skillId, prompt.itemId)?.label ?? '';
     void this.announcer.announce(`${item}: ${OUTCOME_WORDS[outcome]}`);
     if (this.byTurns()) this.turn(1, true);
@@ -354,7 +308,7 @@ export class Run {
     else if (key === 'arrowright' || key === 'arrowleft') this.turn(key === 'arrowright' ? 1 : -1);
     else if (key === '-' || key === '+' || key === '=') this.move(key === '-' ? -1 : 1);
     else if (key === 'f' && this.scene()) this.turnToChild(this.looks()[0] ?? 0);
-    else if (/^\d$/.test(key)) this.type(key);
+    else if (/^\d$/.test(key)) this.answering.type(key);
     else return;
     event.preventDefault();
   }
@@ -366,13 +320,5 @@ export class Run {
     if (!next) return;
     if (keepWords) this.store.dispatch(RunActions.childChosen({ childId: next.child.id }));
     else this.choose(next.child.id);
-  }
-
-  /** Digits typed one after the other make a number as long as the pad has it. */
-  private type(digit: string): void {
-    const longer = keyTyped(this.pad(), this.typed + digit);
-    this.typed = longer ? this.typed + digit : digit;
-    const key = longer ?? keyTyped(this.pad(), digit);
-    if (key) this.tapped.set(key.next);
   }
 }

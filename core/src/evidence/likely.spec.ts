@@ -1,0 +1,47 @@
+import { skillOf } from '../skills/index.js';
+import type { Observation } from '../vocabulary/index.js';
+import { type ChildState, emptyState, fold } from './fold.js';
+import { likelySkills } from './likely.js';
+
+const observation = (n: number, skillId: string, itemId: string): Observation => ({
+  id: `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`,
+  childId: 'c',
+  sittingId: null,
+  activityId: null,
+  skillId,
+  itemId,
+  at: `2026-03-09T09:00:0${n}.000Z`,
+  day: '2026-03-09',
+  outcome: n % 2 === 0 ? 'own' : 'not-yet',
+  triedFirst: true,
+  answered: 'spoken',
+  reason: null,
+  things: [],
+  notedBy: '',
+  note: '',
+  record: { kind: 'note', words: '' },
+});
+
+describe('the likeliest skills', () => {
+  it('are five of a new child, none of more than two of a strand, all without builds-on', () => {
+    const found = likelySkills(emptyState('c', 'middle'), '2026-03-10').map(skillOf);
+    expect(found.length).toBe(5);
+    for (const skill of found) {
+      expect(skill.buildsOn).withContext(skill.id).toEqual([]);
+      expect(found.filter((one) => one.strand === skill.strand).length).toBeLessThanOrEqual(2);
+    }
+  });
+
+  it('begin with what the child is at', () => {
+    let state: ChildState = emptyState('c', 'middle');
+    for (let n = 0; n < 4; n++) {
+      const next = fold(state, {
+        kind: 'observation',
+        observation: observation(n, 'give-3', 'n2'),
+      });
+      if ('state' in next) state = next.state;
+    }
+    expect(likelySkills(state, '2026-03-10')[0]).toBe('give-3');
+    expect(likelySkills(state, '2026-03-10', 2).length).toBe(2);
+  });
+});

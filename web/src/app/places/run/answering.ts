@@ -1,0 +1,87 @@
+import { Injectable, computed, inject, linkedSignal, untracked } from '@angular/core';
+import { expectedRecord, isRight, padFor, recordFor } from '@gumo/core/pads';
+import type { Answered, CaptureRecord, Outcome } from '@gumo/core/vocabulary';
+import { Store } from '@ngrx/store';
+import { languageName } from '../../common/words';
+import { householdFeature } from '../../state/household';
+import { runFeature } from '../../state/run';
+import { keyTyped } from './answer-pad';
+import type { Reason } from './how-answered';
+
+/** The pad of the try that is on: what stands on it, how the child answered, and why. */
+@Injectable()
+export class Answering {
+  private readonly store = inject(Store);
+  private readonly prompt = this.store.selectSignal(runFeature.selectPrompt);
+  private readonly child = this.store.selectSignal(runFeature.selectChild);
+  private readonly tops = this.store.selectSignal(runFeature.selectTops);
+  private readonly observations = this.store.selectSignal(runFeature.selectStanding);
+  private readonly household = this.store.selectSignal(householdFeature.selectHousehold);
+
+  private readonly tryNow = computed(() =>
+    [this.prompt()?.key, this.child()?.id, this.observations().length].join(),
+  );
+  private readonly language = computed(() => this.household()?.languages[0] ?? 'en');
+  private typed = '';
+
+  /** What stands on the pad after a touch; null while it is as expected. */
+  readonly tapped = linkedSignal<unknown, CaptureRecord | null>({
+    source: () => this.tryNow(),
+    computation: () => null,
+  });
+  readonly answered = linkedSignal<unknown, Answered>({
+    source: () => this.tryNow(),
+    computation: () => untracked(() => this.prompt()?.way ?? 'spoken'),
+  });
+  readonly reason = linkedSignal<unknown, Reason>({
+    source: () => this.tryNow(),
+    computation: () => null,
+  });
+  readonly top = computed(() => this.tops()[this.child()?.id ?? ''] ?? 5);
+  readonly pad = computed(() => {
+    const prompt = this.prompt();
+    if (!prompt) return [];
+    const languages = (this.household()?.languages ?? ['en']).map((tag) => ({
+      tag,
+      name: languageName(tag),
+    }));
+    return padFor(prompt, this.tapped(), { top: this.top(), languages });
+  });
+  /** Looks of the pad's keys: with another shape all is drawn anew, so that nothing is moved about. */
+  readonly shape = computed(() =>
+    this.pad()
+      .map(({ look, keys }) => `${look} ${keys.length}`)
+      .join(),
+  );
+  readonly right = computed(() => {
+    const prompt = this.prompt();
+    return prompt === null || isRight(prompt, this.standing() as CaptureRecord);
+  });
+
+  /** What stands on the pad now; null where nothing is asked. */
+  private standing(): CaptureRecord | null {
+    const prompt = this.prompt();
+    return prompt && (this.tapped() ?? expectedRecord(prompt, this.language()));
+  }
+
+  /** The record of the try with this outcome; null where nothing is asked. */
+  recordFor(outcome: Outcome): CaptureRecord | null {
+    const prompt = this.prompt();
+    this.typed = '';
+    return prompt && recordFor(prompt, this.tapped(), outcome, this.language());
+  }
+
+  /** How long a quick look lasts belongs to its record. */
+  lookedFor(seconds: number): void {
+    const record = this.standing();
+    if (record?.kind === 'glance' && seconds > 0) this.tapped.set({ ...record, seconds });
+  }
+
+  /** Digits typed one after the other make a number as long as the pad has it. */
+  type(digit: string): void {
+    const longer = keyTyped(this.pad(), this.typed + digit);
+    this.typed = longer ? this.typed + digit : digit;
+    const key = longer ?? keyTyped(this.pad(), digit);
+    if (key) this.tapped.set(key.next);
+  }
+}
