@@ -1,5 +1,5 @@
 import { capital, numberWord, placeWord } from '../numbers/index.js';
-import type { Item, Skill } from '../skills/index.js';
+import type { Item } from '../skills/index.js';
 import type { Layout } from '../vocabulary/index.js';
 import type { Ask, Asking } from './ask.js';
 import { MORE_ASKS, story } from './asks-more.js';
