@@ -17,12 +17,17 @@ import { childrenRoutes } from './routes/children.js';
 import type { Context } from './routes/context.js';
 import { cupboardRoutes } from './routes/cupboard.js';
 import { daysRoutes } from './routes/days.js';
+import { exportRoutes } from './routes/exports.js';
 import { factsRoutes } from './routes/facts.js';
 import { householdRoutes } from './routes/household.js';
 import { notesRoutes } from './routes/notes.js';
+import { weekPlansIn } from './planning/week-plans.js';
 import { planRoutes } from './routes/plan.js';
+import { plansRoutes } from './routes/plans.js';
 import { progressRoutes } from './routes/progress.js';
 import { sittingsRoutes } from './routes/sittings.js';
+import { todayRoutes } from './routes/today.js';
+import { weeksRoutes } from './routes/weeks.js';
 
 export interface AppOptions {
   readonly context: Context & { readonly changes: Changes };
@@ -72,6 +77,8 @@ function apiRoutes(context: Context, requestsAMinute: number): express.Router {
     express.json({ limit: BODY_LIMIT }),
   );
   api.get('/changes', (request, response) => context.changes.listen(request, response));
+  const plans = weekPlansIn(context);
+  api.use('/plans', plansRoutes(context, plans));
   api.use(factsRoutes(context));
   api.use(compression());
   api.get('/health', (_request, response) => void response.json({ ok: true }));
@@ -79,9 +86,10 @@ function apiRoutes(context: Context, requestsAMinute: number): express.Router {
   api.use(cupboardRoutes(context));
   api.use('/children', childrenRoutes(context), progressRoutes(context));
   api.use('/sittings', sittingsRoutes(context));
-  api.use('/days', daysRoutes(context));
+  api.use('/days', daysRoutes(context), todayRoutes(context));
   api.use('/notes', notesRoutes(context));
   api.use('/plan', planRoutes(context));
+  api.use('/weeks', weeksRoutes(context, plans), exportRoutes(context));
   api.use(() => {
     throw notFound('address');
   });

@@ -21,6 +21,7 @@ export function loadHousehold(store: Store, file: HouseholdFile): void {
     file.words.forEach((word) => store.facts.addWord(word));
     file.pegs.forEach((pegs) => store.facts.addPegs(pegs));
     file.notes.forEach((note) => store.notes.add(note));
+    file.weeks.forEach((week) => store.weeks.put({ ...week, version: 0 }));
     file.voidings.forEach((voiding) => store.facts.addVoiding(voiding));
   });
 }

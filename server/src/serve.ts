@@ -6,6 +6,7 @@ import { makeChanges } from './changes.js';
 import { openDatabase } from './database/open.js';
 import { storeIn } from './database/store.js';
 import { loadDemo, startEmpty } from './household.js';
+import { makePlanner } from './planning/planner.js';
 import { progressIn } from './progress.js';
 
 export interface ServeOptions {
@@ -42,7 +43,8 @@ export async function serve(options: ServeOptions): Promise<Running> {
     else loadDemo(store, options.demoPath, options.today());
   }
   const changes = makeChanges();
-  const context = { store, changes, progress: progressIn(store), today: options.today };
+  const planner = makePlanner();
+  const context = { store, changes, planner, progress: progressIn(store), today: options.today };
   const { webFolder, requestsAMinute } = options;
   const app = createApp({
     context,
@@ -69,6 +71,7 @@ export async function serve(options: ServeOptions): Promise<Running> {
     isNew,
     stop: async () => {
       changes.close();
+      await planner.close();
       await new Promise<void>((resolve) => {
         server.close(() => resolve());
         server.closeAllConnections();

@@ -117,7 +117,7 @@ describe('what comes from the tray, over HTTP', () => {
       expect(await pace()).toEqual(
         jasmine.objectContaining({
           minutes: 5,
-          reason: '5 minutes: went well on March 2 and March 4.',
+          reason: '5 minutes: went well on 2 March and 4 March.',
         }),
       );
       await sat('2026-03-05', 'tense', 'handfuls');

@@ -43,7 +43,8 @@ export function activitiesFor(skillId: string): readonly Activity[] {
   return found;
 }
 
-function because(wanted: Wanted, state: ChildState, today: Day): string {
+/** A few words on why a skill is worth a child's time now. */
+export function because(wanted: Wanted, state: ChildState, today: Day): string {
   const skill = skillOf(wanted.skillId);
   const ledger = state.skills[wanted.skillId]?.ledger ?? EMPTY_LEDGER;
   const taken = state.taken[wanted.skillId];

@@ -1,6 +1,7 @@
 import {
   type Candidate,
   type ChildState,
+  type Wanted,
   allBelow,
   frontierOf,
   isKnown,
@@ -70,6 +71,18 @@ export function topsOf(activity: Activity, kinds: readonly CaptureKind[]): numbe
   });
 }
 
+/** Skills of an activity that belong to a range, in the order of the map. */
+export const skillsInRange = (
+  activity: Activity,
+  kinds: readonly CaptureKind[],
+  top: number,
+): Skill[] =>
+  skillsFor(activity, kinds).filter((skill) =>
+    top === LOWEST_TOP
+      ? firstPart(skill).length > 0
+      : isInRange(skill, skill.items[0] as Item, top),
+  );
+
 /** A skill belongs to the range that holds all of it; one to three is the first part of one to five. */
 function isInRange(skill: Skill, item: Item, top: number): boolean {
   if (top === LOWEST_TOP) return skill.to <= HALF_RANGE && item.number <= LOWEST_TOP;
@@ -105,6 +118,7 @@ function topForKind(
   kind: CaptureKind,
   state: ChildState,
   today: Day,
+  frontier: readonly Wanted[],
 ): number | null {
   const skills = skillsFor(activity, [kind]).filter(
     (skill) => kindsWithin(skill.id, [kind])[0] === kind,
@@ -112,7 +126,7 @@ function topForKind(
   const open = skills.filter((skill) => !isKnown(standingOf(skill, state, today)));
   if (open.length === 0) return null;
   const ids = new Set(open.map((skill) => skill.id));
-  const best = frontierOf(state, today).find((one) => ids.has(one.skillId));
+  const best = frontier.find((one) => ids.has(one.skillId));
   if (best) return topForSkill(activity, activity.capture, skillOf(best.skillId), state);
   return Math.min(...open.map((skill) => topForSkill(activity, activity.capture, skill, state)));
 }
@@ -121,15 +135,17 @@ function topForKind(
  * The range that fits a child now: that of the open skill with most to gain among those that the
  * activity's first kind of record takes; where none of them is open yet, the lowest; where all are
  * known, by its next kind. The highest where everything is known.
+ * @param frontier what is open to the child, where the caller has it already
  */
 export function topFor(
   activity: Activity,
   kinds: readonly CaptureKind[],
   state: ChildState,
   today: Day,
+  frontier: readonly Wanted[] = frontierOf(state, today),
 ): number {
   for (const kind of kinds) {
-    const top = topForKind(activity, kind, state, today);
+    const top = topForKind(activity, kind, state, today, frontier);
     if (top !== null) return top;
   }
   const tops = topsOf(activity, kinds);

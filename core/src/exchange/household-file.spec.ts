@@ -66,6 +66,16 @@ const file: HouseholdFile = {
       notedBy: '',
     },
   ],
+  weeks: [
+    {
+      from: '2026-03-09',
+      closed: ['2026-03-13'],
+      banned: ['handfuls'],
+      empty: [{ day: '2026-03-11', band: 'table' }],
+      worth: null,
+      version: 1,
+    },
+  ],
 };
 
 describe('the household file', () => {
@@ -97,7 +107,12 @@ describe('the household file', () => {
         expect(daysBetween(moved.kits[0]!.checked!.day, moved.day)).toBe(9);
         expect(moved.sittings[0]!.startedAt.slice(0, 10)).toBe(moved.sittings[0]!.day);
         expect(moved.sittings[0]!.startedAt.slice(10)).toBe('T09:00:00.000Z');
-        expect(shiftTo(moved, file.day)).toEqual(file);
+        // A week that would no longer begin on a Monday is left behind.
+        const weeks = days % 7 === 0 ? file.weeks : [];
+        expect(moved.weeks.map((week) => week.closed[0])).toEqual(
+          weeks.map(() => addDays('2026-03-13', days)),
+        );
+        expect(shiftTo(moved, file.day)).toEqual({ ...file, weeks });
       }),
       { numRuns: 50 },
     );

@@ -14,6 +14,7 @@ import {
   Song,
   Thing,
   Voiding,
+  WeekSheet,
   type Day,
   addDays,
   daysBetween,
@@ -43,9 +44,19 @@ export const HouseholdFile = v.object({
   plan: v.array(PlanEntry),
   days: v.array(DaySheet),
   notes: v.optional(v.array(ChildNote), []),
+  weeks: v.optional(v.array(WeekSheet), []),
 });
 
 export type HouseholdFile = v.InferOutput<typeof HouseholdFile>;
+
+const DAYS_A_WEEK = 7;
+
+const movedWeek = (week: WeekSheet, move: (day: Day) => Day): WeekSheet => ({
+  ...week,
+  from: move(week.from),
+  closed: week.closed.map(move),
+  empty: week.empty.map((one) => ({ ...one, day: move(one.day) })),
+});
 
 const shiftInstant = (at: string, days: number): string =>
   `${addDays(at.slice(0, 10), days)}${at.slice(10)}`;
@@ -88,5 +99,7 @@ export function shiftTo(file: HouseholdFile, today: Day): HouseholdFile {
       day: move(one.day),
       at: shiftInstant(one.at, days),
     })),
+    // Weeks begin on Mondays, and stay weeks only where the span is one of whole weeks.
+    weeks: days % DAYS_A_WEEK === 0 ? file.weeks.map((one) => movedWeek(one, move)) : [],
   };
 }

@@ -2,3 +2,4 @@ export * from './needs.js';
 export * from './small-parts.js';
 export * from './interests.js';
 export * from './paste.js';
+export * from './stock.js';

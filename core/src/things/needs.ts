@@ -26,7 +26,7 @@ export interface Care {
 }
 
 /** Things that are large by nature, so that unknown measures do not make them small parts. */
-const LARGE_USES: readonly Use[] = [
+export const LARGE_USES: readonly Use[] = [
   'bowl',
   'plate',
   'cup',

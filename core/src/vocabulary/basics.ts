@@ -85,3 +85,4 @@ function isRealDay(value: string): boolean {
 
 export type Id = v.InferOutput<typeof Id>;
 export type Day = v.InferOutput<typeof Day>;
+export type ClockTime = v.InferOutput<typeof ClockTime>;

@@ -46,6 +46,12 @@ export function ageOn(birthDate: Day, day: Day): { years: number; months: number
   return { years: Math.floor(months / 12), months: months % 12 };
 }
 
+/** 1 = Monday to 7 = Sunday. */
+export const weekdayNumber = (day: Day): number => ((dayNumber(day) + 3) % 7) + 1;
+
+/** The Monday of the week in which a day lies. */
+export const mondayOf = (day: Day): Day => addDays(day, 1 - weekdayNumber(day));
+
 const MONTHS =
   'January February March April May June July August September October November December'.split(
     ' ',

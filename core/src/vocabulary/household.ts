@@ -15,6 +15,14 @@ export const Moment = v.object({
   shared: flag,
 });
 
+const wholeUpTo = (most: number) =>
+  v.pipe(
+    v.number('must be a number'),
+    v.integer('must be a whole number'),
+    v.minValue(0, 'must be 0 or more'),
+    v.maxValue(most, `must be at most ${most}`),
+  );
+
 const Weekday = v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(7));
 
 export const Household = v.object({
@@ -35,6 +43,11 @@ export const Household = v.object({
   digitCue: oneOf(['movement', 'rhyme'] as const),
   preferredWay: oneOf(['any', 'led', 'presented', 'left-out'] as const),
   tablePerWeek: v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(7)),
+  /** Times at the table a day, for all children together, and the adult's minutes there. */
+  tablesADay: v.optional(wholeUpTo(8)),
+  tableMinutesADay: v.optional(wholeUpTo(120)),
+  /** Seconds that planning a week may take; 0 takes the first plan. */
+  planSeconds: v.optional(wholeUpTo(60)),
   againstClock: flag,
   nameNearest: flag,
   moments: list(Moment, 20),

@@ -12,4 +12,5 @@ export * from './records.js';
 export * from './sitting.js';
 export * from './skill.js';
 export * from './thing.js';
+export * from './week.js';
 export * from './word.js';

@@ -1,5 +1,17 @@
 import * as v from 'valibot';
-import { Amount, Day, Id, Instant, Minutes, Slug, Version, list, oneOf, text } from './basics.js';
+import {
+  Amount,
+  Day,
+  Id,
+  Instant,
+  Minutes,
+  Slug,
+  Version,
+  flag,
+  list,
+  oneOf,
+  text,
+} from './basics.js';
 
 export const MOODS = ['calm', 'tired', 'tense', 'great'] as const;
 export const ENTRY_STATES = ['planned', 'begun', 'done', 'left'] as const;
@@ -43,6 +55,8 @@ export const PlanEntry = v.object({
   /** The word after the title: what is used, or the range as a whole. */
   with: text(80),
   state: oneOf(ENTRY_STATES),
+  /** Stays where it is when the week is planned again. */
+  pinned: v.optional(flag),
   version: Version,
 });
 

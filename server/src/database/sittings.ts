@@ -19,6 +19,8 @@ export interface Sittings {
   openOn(day: string): Sitting[];
   /** Sittings of a day, in the order in which they began. */
   ofDay(day: string): Sitting[];
+  /** Which activities were given on which days, from the first to the last day named. */
+  between(first: string, last: string): { activityId: string; day: string }[];
   /** Sittings of a child, newest first. */
   ofChild(childId: string, limit: number): SittingLine[];
 }
@@ -61,7 +63,11 @@ export function sittingsIn(db: Database): Sittings {
   const openOn = db.prepare(
     `SELECT ${COLUMNS} FROM sittings s WHERE s.day = ? AND s.ended_at IS NULL ORDER BY s.started_at`,
   );
+  const between = db.prepare(
+    'SELECT DISTINCT activity_id AS activityId, day FROM sittings WHERE day BETWEEN ? AND ?',
+  );
   return {
+    between: (first, last) => between.all(first, last) as ReturnType<Sittings['between']>,
     ofDay: (day) => (ofDay.all(day) as SittingRow[]).map(toSitting),
     openOn: (day) => (openOn.all(day) as SittingRow[]).map(toSitting),
     find(id) {

@@ -13,6 +13,7 @@ import { type Facts, factsIn } from './facts.js';
 import { type Notes, notesIn } from './notes.js';
 import { type Rows, rowsIn } from './rows.js';
 import { type Sittings, sittingsIn } from './sittings.js';
+import { type Weeks, weeksIn } from './weeks.js';
 import { type Enqueue, writerIn } from './writer.js';
 
 /** Everything the household keeps. */
@@ -28,6 +29,7 @@ export interface Store {
   readonly sittings: Sittings;
   readonly facts: Facts;
   readonly notes: Notes;
+  readonly weeks: Weeks;
   readonly snapshots: {
     find(childId: string): { rules: number; upto: number; body: string } | undefined;
     put(childId: string, rules: number, upto: number, body: string): void;
@@ -85,6 +87,7 @@ export function storeIn(db: Database): Store {
     sittings: sittingsIn(db),
     facts: factsIn(db),
     notes: notesIn(db),
+    weeks: weeksIn(db),
     snapshots: {
       find: (childId) => snapshot.get(childId) as ReturnType<Store['snapshots']['find']>,
       put: (...row) => void putSnapshot.run(...row),

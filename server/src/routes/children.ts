@@ -1,25 +1,13 @@
-import { tablePace } from '@gumo/core/planning';
 import { findSkill } from '@gumo/core/skills';
 import { Child } from '@gumo/core/vocabulary';
 import { Router } from 'express';
 import * as v from 'valibot';
+import { paceOf } from '../pace.js';
 import { checked, notFound, wrongField } from '../problems.js';
 import { type Context, childOf, param } from './context.js';
-import { activityIn } from './cupboard.js';
 
 const PAGE = 50;
 const SITTINGS = 30;
-/** Sittings that the minutes at the table are told from. */
-const PACED = 200;
-
-/** "9 March". */
-const dayInWords = (day: string): string =>
-  new Date(`${day}T12:00:00Z`).toLocaleDateString('en-US', {
-    day: 'numeric',
-    month: 'long',
-    timeZone: 'UTC',
-  });
-
 const PageQuery = v.object({
   skill: v.optional(v.string()),
   before: v.optional(v.pipe(v.string(), v.regex(/^\d{1,15}$/, 'must be a whole number'))),
@@ -72,12 +60,7 @@ export function childrenRoutes(context: Context): Router {
 
   /** How long this child sits at the table next time, from how its sittings there went. */
   router.get('/:id/pace', (request, response) => {
-    const table = store.sittings
-      .ofChild(childOf(context, request).id, PACED)
-      .filter((one) => one.endedAt !== null && activityIn(store, one.activityId)?.band === 'table')
-      .map(({ day, mood }) => ({ day, mood, finished: true }))
-      .reverse();
-    response.json(tablePace(table, dayInWords));
+    response.json(paceOf(store, childOf(context, request).id));
   });
 
   router.get('/:id/sittings', (request, response) => {

@@ -2,6 +2,7 @@ import type { Child } from '@gumo/core/vocabulary';
 import type { Request } from 'express';
 import type { Changes } from '../changes.js';
 import type { Store } from '../database/store.js';
+import type { Planner } from '../planning/planner.js';
 import { notFound } from '../problems.js';
 import type { Progress } from '../progress.js';
 
@@ -10,6 +11,7 @@ export interface Context {
   readonly store: Store;
   readonly progress: Progress;
   readonly changes: Changes;
+  readonly planner: Planner;
   /** Today on the household's calendar, for checks such as "not born in the future". */
   readonly today: () => string;
 }

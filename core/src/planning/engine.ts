@@ -1,0 +1,25 @@
+import type { LinearModel, Term } from './linear-model.js';
+
+/** What a solver found. */
+export interface Solved {
+  /** Value of each column; null where nothing was found in time. */
+  readonly values: ArrayLike<number> | null;
+  /** No solution is worth more; Infinity where nothing is known. */
+  readonly bound: number;
+}
+
+/** Solves linear models; the caller brings it, so that the core needs no solver of its own. */
+export interface Engine {
+  solve(
+    model: LinearModel,
+    options: {
+      readonly seconds: number;
+      /** Relative gap at which it is good enough. */
+      readonly gap: number;
+      /** Whole columns of a solution to begin from. */
+      readonly start?: readonly Term[];
+      /** The best worth known so far and the bound, in the model's own measure. */
+      readonly tell?: (worth: number, bound: number) => void;
+    },
+  ): Solved;
+}

@@ -1,0 +1,61 @@
+import type { ClockTime } from '../vocabulary/index.js';
+import { type Offer, boardFor } from './board.js';
+import type { Card, PlanMoment, WeekProblem } from './problem.js';
+import { roomLeft } from './rules.js';
+
+/** Far more than any day holds: what is planned leaves room for a few minutes in between. */
+const NO_LIMIT = 999;
+
+const minutesOf = (time: string): number => {
+  const [hours = 0, minutes = 0] = time.split(':').map(Number);
+  return hours * 60 + minutes;
+};
+
+/** The moment that runs at a time; between two of them the next one, after the last the last. */
+export function momentAt(moments: readonly PlanMoment[], now: ClockTime): number {
+  const at = minutesOf(now);
+  const next = moments.findIndex((moment) => minutesOf(moment.time) + moment.minutes > at);
+  return next >= 0 ? next : moments.length - 1;
+}
+
+/**
+ * What could be done in the next few minutes: with those who are here, in what this moment takes,
+ * with things at hand, setting up included; most gain first.
+ * @param cards all cards of the week
+ */
+export function rightNow(
+  problem: WeekProblem,
+  cards: readonly Card[],
+  where: { readonly day: number; readonly now: ClockTime; readonly minutes: number },
+  most = 3,
+): (Offer & { readonly moment: number })[] {
+  const moment = momentAt(problem.moments, where.now);
+  const bands = problem.moments[moment]?.bands ?? ['woven'];
+  const open: WeekProblem = {
+    ...problem,
+    // What is still to come this week may just as well come now.
+    fixed: cards.filter((card) => card.day <= where.day),
+    days: problem.days.map((day, d) => ({
+      ...day,
+      open: d === where.day,
+      moments: d === where.day ? [moment] : [],
+      emptied: {},
+    })),
+    moments: problem.moments.map((one) => ({ ...one, minutes: NO_LIMIT })),
+    activities: problem.activities.map((activity) => ({ ...activity, moments: [moment] })),
+    limits: {
+      bands: { woven: NO_LIMIT, 'set-out': NO_LIMIT, table: NO_LIMIT },
+      tableMinutes: NO_LIMIT,
+    },
+  };
+  const board = boardFor(open, roomLeft(open));
+  return board
+    .offers()
+    .filter(({ activity: a }) => {
+      const activity = problem.activities[a];
+      if (!activity || activity.minutes + activity.setUpMinutes > where.minutes) return false;
+      return activity.band === 'woven' || bands.includes(activity.band);
+    })
+    .slice(0, most)
+    .map((offer) => ({ ...offer, moment }));
+}

@@ -1,0 +1,39 @@
+import type { ChildState } from '../evidence/index.js';
+import type {
+  Activity,
+  Child,
+  ClockTime,
+  Day,
+  Household,
+  PlanEntry,
+  Thing,
+  WeekSheet,
+} from '../vocabulary/index.js';
+import type { TablePace } from './pacing.js';
+
+/** A child as the planning of a week sees it. */
+export interface ChildFacts {
+  readonly child: Child;
+  readonly state: ChildState;
+  readonly pace: TablePace;
+}
+
+/** Everything that the planning of a week looks at. */
+export interface WeekFacts {
+  readonly sheet: WeekSheet;
+  readonly today: Day;
+  /** The time now: moments of today that are over take nothing more; null plans the whole day. */
+  readonly now: ClockTime | null;
+  readonly household: Household;
+  /** Everyone who still comes. */
+  readonly children: readonly ChildFacts[];
+  /** Built-in and own. */
+  readonly activities: readonly Activity[];
+  readonly things: readonly Thing[];
+  /** Who is away, by day. */
+  readonly away: ReadonlyMap<Day, readonly string[]>;
+  /** Entries of this week. */
+  readonly entries: readonly PlanEntry[];
+  /** Activities of the two weeks before, with the days on which they were. */
+  readonly lately: readonly { readonly activityId: string; readonly day: Day }[];
+}

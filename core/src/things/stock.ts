@@ -1,0 +1,60 @@
+import { evaluate } from '../activities/quantity.js';
+import type { Activity, Need, Thing } from '../vocabulary/index.js';
+import { type Care, LARGE_USES, isSafe, standInsFor, usable } from './needs.js';
+
+/** More than any activity asks for: nobody counts what is not on the list. */
+const PLENTY = 1000;
+
+/**
+ * How many things serve a need here: the best that is safe, or what could stand in for it. What the
+ * cupboard does not list at all may well be in the house and counts as enough; where small parts must
+ * stay away, only if it is large by nature.
+ */
+export function stockFor(need: Need, cupboard: readonly Thing[], care: Care): number {
+  const fitting = cupboard.filter((thing) => usable(thing, need) > 0);
+  const safe = fitting.filter((thing) => isSafe(thing, care)).map((thing) => usable(thing, need));
+  const others = standInsFor(need, PLENTY, cupboard, care).map((one) => one.has);
+  const isUnlisted = fitting.length === 0;
+  if (isUnlisted && (!care.noSmallParts || LARGE_USES.includes(need.use))) return Infinity;
+  return Math.max(0, ...safe, ...others);
+}
+
+/**
+ * How many children can do an activity at once with what is there: the largest group for which every
+ * need that is not used up is met, even where those with the widest ranges are in it.
+ * @param tops the range of each child who may be in it
+ * @param most the largest group that the activity takes
+ */
+export function groupLimit(
+  { needs }: Pick<Activity, 'needs'>,
+  tops: readonly number[],
+  most: number,
+  cupboard: readonly Thing[],
+  care: Care,
+): number {
+  const widest = [...tops].sort((a, b) => b - a);
+  const stock = needs.map((need) => (need.consumable ? Infinity : stockFor(need, cupboard, care)));
+  let group = 0;
+  while (group < Math.min(most, widest.length)) {
+    const sizes = { tops: widest.slice(0, group + 1) };
+    if (needs.some((need, i) => evaluate(need.must, sizes) > (stock[i] as number))) break;
+    group++;
+  }
+  return group;
+}
+
+/** What an activity uses up of one thing: never less than base + each · children. */
+export function useOf(
+  need: Need,
+  tops: readonly number[],
+  most: number,
+): { base: number; each: number } {
+  const widest = [...tops].sort((a, b) => b - a);
+  const counts = Array.from({ length: Math.min(most, widest.length) }, (_, i) =>
+    evaluate(need.must, { tops: widest.slice(0, i + 1) }),
+  );
+  const steps = counts.slice(1).map((count, i) => count - (counts[i] as number));
+  const each = Math.max(0, ...steps);
+  const base = Math.max(0, ...counts.map((count, i) => count - each * (i + 1)));
+  return { base, each };
+}

@@ -1,0 +1,17 @@
+import { type TablePace, tablePace } from '@gumo/core/planning';
+import { dayInWords } from '@gumo/core/vocabulary';
+import type { Store } from './database/store.js';
+import { activityIn } from './routes/cupboard.js';
+
+/** Sittings that the minutes at the table are told from. */
+const PACED = 200;
+
+/** How long a child sits at the table next time, from how its sittings there went. */
+export function paceOf(store: Store, childId: string): TablePace {
+  const table = store.sittings
+    .ofChild(childId, PACED)
+    .filter((one) => one.endedAt !== null && activityIn(store, one.activityId)?.band === 'table')
+    .map(({ day, mood }) => ({ day, mood, finished: true }))
+    .reverse();
+  return tablePace(table, dayInWords);
+}

@@ -1,0 +1,59 @@
+import { randomUUID } from 'node:crypto';
+import { type PlanProgress, type PlannedWeek, entryChanges } from '@gumo/core/planning';
+import type { Day } from '@gumo/core/vocabulary';
+import { Problem } from '../problems.js';
+import type { Context } from '../routes/context.js';
+
+/**
+ * What a plan rests on, in short: where it is another one by now, the plan is not kept. What is noted
+ * of children in the meantime changes what counts, never what may be, and is left out.
+ */
+export const groundsOf = ({ facts }: PlannedWeek): string =>
+  JSON.stringify([
+    facts.sheet.version,
+    facts.household.version,
+    facts.children.map(({ child }) => [child.id, child.version]),
+    facts.things.map((thing) => [thing.id, thing.version]),
+    [...facts.away],
+    facts.entries.map((entry) => [entry.id, entry.version, entry.state]),
+  ]);
+
+/**
+ * Keeps a plan, all of it or nothing.
+ * @param before the week that it was made for
+ * @param now the week as it stands
+ * @param only the one day, where it was not the whole week
+ * @throws Problem 409 where the week has changed in the meantime
+ */
+export function keepPlan(
+  { store, changes }: Context,
+  before: PlannedWeek,
+  now: PlannedWeek,
+  { cards, value, bound }: PlanProgress,
+  only: Day | null = null,
+): void {
+  if (groundsOf(before) !== groundsOf(now)) {
+    throw new Problem(
+      409,
+      'Something changed while the plan was made, so it was not kept: plan again.',
+    );
+  }
+  const { added, changed, removed } = entryChanges(before, cards, randomUUID, only);
+  const { sheet, entries } = before.facts;
+  store.atomically(() => {
+    removed.forEach((entry) => store.plan.remove(entry.id));
+    changed.forEach((entry) => store.plan.replace(entry));
+    added.forEach((entry) => store.plan.add(entry));
+    if (only !== null) return;
+    store.weeks.put({
+      ...sheet,
+      worth: {
+        at: new Date().toISOString(),
+        value,
+        bound,
+        pinned: entries.filter((one) => one.pinned && one.state === 'planned').map((one) => one.id),
+      },
+    });
+  });
+  changes.tell({ what: 'plan', childIds: [], day: only });
+}

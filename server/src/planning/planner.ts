@@ -1,0 +1,109 @@
+import { randomUUID } from 'node:crypto';
+import { Worker } from 'node:worker_threads';
+import type { PlanProgress } from '@gumo/core/planning';
+import { Problem } from '../problems.js';
+import type { Work } from './worker.js';
+
+/** A plan in the making, in a thread of its own. */
+export interface Job {
+  readonly id: string;
+  /** The Monday, or the one day, that it is for. */
+  readonly of: string;
+  readonly seconds: number;
+  readonly startedAt: number;
+  /** The best so far; null before the first plan. */
+  readonly best: () => PlanProgress | null;
+  /** Calls back with all that follows, and once it has ended; returns how to stop listening. */
+  listen(listener: (news: JobNews) => void): () => void;
+  /** Ends it and takes the best so far; null where there is none yet. */
+  finish(): PlanProgress | null;
+  cancel(): void;
+}
+
+export type JobNews =
+  | { readonly what: 'progress'; readonly progress: PlanProgress }
+  | { readonly what: 'done'; readonly progress: PlanProgress }
+  | { readonly what: 'ended'; readonly why: 'cancelled' | 'failed' };
+
+/** One plan at a time. */
+export interface Planner {
+  /** @throws Problem 409 while another one is in the making */
+  begin(of: string, work: Work): Job;
+  current(): Job | null;
+  find(id: string): Job | null;
+  /** Begins and waits. @throws Problem 409, 503 */
+  run(of: string, work: Work): Promise<PlanProgress>;
+  /** Ends what is running, for a clean stop; nothing is kept of it. */
+  close(): Promise<void>;
+}
+
+const FILE = new URL('./worker.js', import.meta.url);
+
+export function makePlanner(): Planner {
+  let current: { job: Job; worker: Worker } | null = null;
+
+  function begin(of: string, work: Work): Job {
+    if (current) {
+      throw new Problem(409, 'A plan is being made already: wait for it, or stop it first.');
+    }
+    const worker = new Worker(FILE, { workerData: work });
+    const listeners = new Set<(news: JobNews) => void>();
+    let best: PlanProgress | null = null;
+    let isOver = false;
+    const tell = (news: JobNews): void => listeners.forEach((listener) => listener(news));
+    const end = (news: JobNews): void => {
+      if (isOver) return;
+      isOver = true;
+      current = null;
+      tell(news);
+      listeners.clear();
+      void worker.terminate();
+    };
+    const job: Job = {
+      id: randomUUID(),
+      of,
+      seconds: work.seconds,
+      startedAt: Date.now(),
+      best: () => best,
+      listen(listener) {
+        listeners.add(listener);
+        return () => listeners.delete(listener);
+      },
+      finish() {
+        const progress = best && { ...best, stage: 'done' as const };
+        end(progress ? { what: 'done', progress } : { what: 'ended', why: 'cancelled' });
+        return progress;
+      },
+      cancel: () => end({ what: 'ended', why: 'cancelled' }),
+    };
+    worker.on('message', (progress: PlanProgress) => {
+      best = progress;
+      if (progress.stage === 'done') end({ what: 'done', progress });
+      else tell({ what: 'progress', progress });
+    });
+    worker.on('error', () => end({ what: 'ended', why: 'failed' }));
+    worker.on('exit', () => end({ what: 'ended', why: 'failed' }));
+    current = { job, worker };
+    return job;
+  }
+
+  return {
+    begin,
+    current: () => current?.job ?? null,
+    find: (id) => (current?.job.id === id ? current.job : null),
+    run: (of, work) =>
+      new Promise((resolve, reject) => {
+        begin(of, work).listen((news) => {
+          if (news.what === 'done') resolve(news.progress);
+          else if (news.what === 'ended') {
+            reject(new Problem(503, 'The plan was stopped before it was made.'));
+          }
+        });
+      }),
+    async close() {
+      const worker = current?.worker;
+      current?.job.cancel();
+      await worker?.terminate();
+    },
+  };
+}

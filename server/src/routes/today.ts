@@ -1,0 +1,101 @@
+import {
+  cardOf,
+  checkWeek,
+  entryOf,
+  forDay,
+  momentAt,
+  rightNow,
+  shortReason,
+} from '@gumo/core/planning';
+import { ClockTime, Day, addDays, mondayOf } from '@gumo/core/vocabulary';
+import { Router } from 'express';
+import * as v from 'valibot';
+import { keepPlan } from '../planning/keep.js';
+import { refuse } from '../planning/week-plans.js';
+import { checked, notFound } from '../problems.js';
+import { weekOf } from '../week.js';
+import { type Context, param } from './context.js';
+import { cardsOf } from './weeks.js';
+
+const Again = v.object({ now: v.optional(ClockTime) });
+const Minutes = v.pipe(
+  v.string(),
+  v.transform(Number),
+  v.number(),
+  v.integer('must be a whole number'),
+  v.minValue(1, 'must be at least 1'),
+  v.maxValue(60, 'must be at most 60'),
+);
+const Now = v.object({ now: ClockTime, minutes: v.optional(Minutes) });
+/** A day is small: this is long enough to prove it, and short enough to wait for. */
+const DAY_SECONDS = 2;
+const FIVE = 5;
+/** How far back what was left undone is brought up again. */
+const LEFT_DAYS = 7;
+
+/** A day that runs: planned again around what stands, a few minutes filled, what was left undone. */
+export function todayRoutes(context: Context): Router {
+  const { store, planner } = context;
+  const router = Router();
+
+  /** Plans the rest of a day again around what is pinned, begun or done. */
+  router.post('/:day/plan', async (request, response) => {
+    const day = checked(Day, param(request, 'day'));
+    const { now = null } = checked(Again, request.body);
+    const build = () => forDay(weekOf(context, mondayOf(day), now), day);
+    const week = build();
+    refuse(week, day);
+    const found = await planner.run(day, { problem: week.problem, seconds: DAY_SECONDS });
+    keepPlan(context, week, build(), found, day);
+    response.json({ cards: found.cards.length, notes: checkWeek(week, day).notes });
+  });
+
+  /** Three things for the next few minutes, with those who are here. */
+  router.get('/:day/now', (request, response) => {
+    const day = checked(Day, param(request, 'day'));
+    const { now, minutes = FIVE } = checked(Now, request.query);
+    const week = weekOf(context, mondayOf(day), now);
+    const d = week.problem.days.findIndex((one) => one.day === day);
+    const moment = week.problem.moments[momentAt(week.problem.moments, now)];
+    const found = rightNow(week.problem, cardsOf(week), { day: d, now, minutes });
+    response.json({
+      moment: moment ? { id: moment.id, name: moment.name } : null,
+      offers: found.map((offer, i) => ({
+        entry: entryOf(week, offer, `00000000-0000-4000-8000-00000000000${i}`),
+        because: shortReason(week, offer),
+      })),
+    });
+  });
+
+  /** Cards of the last days that were planned and never begun. */
+  router.get('/:day/left', (request, response) => {
+    const day = checked(Day, param(request, 'day'));
+    const before = Array.from({ length: LEFT_DAYS }, (_, i) => addDays(day, i - LEFT_DAYS));
+    const today = store.plan.ofDay(day);
+    const again = (activityId: string): boolean =>
+      today.some((entry) => entry.activityId === activityId && entry.state !== 'left');
+    response.json(
+      [...before, day]
+        .flatMap((one) => store.plan.ofDay(one))
+        .filter((entry) => entry.state === 'left' || (entry.state === 'planned' && entry.day < day))
+        .filter((entry) => !again(entry.activityId)),
+    );
+  });
+
+  /** Brings a card that was left undone into this day. */
+  router.post('/:day/left/:id', (request, response) => {
+    const day = checked(Day, param(request, 'day'));
+    const entry = store.plan.find(param(request, 'id'));
+    if (!entry) throw notFound('plan entry');
+    const week = weekOf(context, mondayOf(day), checked(Again, request.body).now ?? null);
+    const card = cardOf(week, { ...entry, day });
+    const moments = week.problem.activities[card?.activity ?? -1]?.moments ?? [];
+    const open = week.problem.days.find((one) => one.day === day)?.moments ?? [];
+    const moment = moments.find((m) => open.includes(m)) ?? moments[0];
+    const momentId = week.problem.moments[moment ?? -1]?.id ?? entry.momentId;
+    response.json(store.plan.replace({ ...entry, day, momentId, state: 'planned', pinned: true }));
+    context.changes.tell({ what: 'plan', childIds: [], day: null });
+  });
+
+  return router;
+}

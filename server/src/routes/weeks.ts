@@ -1,0 +1,310 @@
+import { randomUUID } from 'node:crypto';
+import {
+  type Card,
+  type PlannedWeek,
+  brokenBy,
+  cardOf,
+  checkWeek,
+  coverageOf,
+  entryOf,
+  momentsForDay,
+  othersFor,
+  roomLeft,
+  shareWords,
+  valueOf,
+  weekWords,
+  whyCard,
+} from '@gumo/core/planning';
+import {
+  ClockTime,
+  Day,
+  type PlanEntry,
+  Slug,
+  Id,
+  Version,
+  WeekSheet,
+  addDays,
+  weekdayNumber,
+} from '@gumo/core/vocabulary';
+import { Router } from 'express';
+import * as v from 'valibot';
+import type { WeekPlans } from '../planning/week-plans.js';
+import { Problem, checked, notFound, outdated, wrongField } from '../problems.js';
+import { weekOf } from '../week.js';
+import { type Context, param } from './context.js';
+
+const Monday = WeekSheet.entries.from;
+const At = v.object({ now: v.optional(ClockTime) });
+const Begin = v.object({
+  now: v.optional(ClockTime),
+  seconds: v.optional(v.pipe(v.number('must be a number'), v.minValue(0), v.maxValue(60))),
+});
+const Move = v.object({ version: Version, day: Day });
+const Swap = v.object({
+  version: Version,
+  activityId: v.optional(v.union([Slug, Id], 'must be the id of an activity')),
+});
+const Away = v.object({ day: Day, childId: Id, away: v.boolean('must be true or false') });
+const Ban = v.object({ activityId: v.union([Slug, Id], 'must be the id of an activity') });
+const DAYS = 7;
+
+/** Weeks: the board with its days, how good it is, and what can be done with a card. */
+export function weeksRoutes(context: Context, plans: WeekPlans): Router {
+  const { store, changes } = context;
+  const router = Router();
+  const tell = (day: Day | null): void => changes.tell({ what: 'plan', childIds: [], day });
+  const fromOf = (request: Parameters<typeof param>[0]): Day =>
+    checked(v.object({ from: Monday }), { from: param(request, 'from') }).from;
+
+  router.get('/:from', (request, response) => {
+    const { now = null } = checked(At, request.query);
+    response.json(boardOf(context, weekOf(context, fromOf(request), now)));
+  });
+
+  /** Closed days, activities left out, places left empty; what a plan is worth is not for writing. */
+  router.put('/:from', (request, response) => {
+    const sheet = checked(WeekSheet, request.body);
+    if (sheet.from !== param(request, 'from')) {
+      throw wrongField('from', 'is not the one in the address');
+    }
+    const { worth } = store.weeks.find(sheet.from);
+    response.json(store.weeks.put({ ...sheet, worth }));
+    tell(null);
+  });
+
+  router.post('/:from/plan', (request, response) => {
+    const { now = null, seconds } = checked(Begin, request.body);
+    const job = plans.begin(fromOf(request), now, seconds);
+    response.status(202).json({ id: job.id, of: job.of, seconds: job.seconds });
+  });
+
+  /** Last week's cards once more, where they may stand and nothing else does. */
+  router.post('/:from/copy', (request, response) => {
+    const from = fromOf(request);
+    const before = Array.from({ length: DAYS }, (_, i) =>
+      store.plan.ofDay(addDays(from, i - DAYS)),
+    );
+    const copied = before.flat().filter((entry) => entry.state !== 'left');
+    if (copied.length === 0) throw new Problem(422, 'Last week has no cards to copy.');
+    const left: string[] = [];
+    let count = 0;
+    store.atomically(() => {
+      for (const entry of copied) {
+        const week = weekOf(context, from);
+        const fresh: PlanEntry = {
+          ...entry,
+          id: randomUUID(),
+          day: addDays(entry.day, DAYS),
+          state: 'planned',
+          pinned: false,
+          version: 1,
+        };
+        const away = store.days.find(fresh.day).away;
+        const takers = fresh.takers.filter((taker) => !away.includes(taker.childId));
+        const card = takers.length > 0 ? cardOf(week, { ...fresh, takers }) : null;
+        const others = cardsOf(week);
+        const broken = card ? brokenBy(week.problem, card, others) : [];
+        if (!card || broken.length > 0) {
+          const why = broken[0]?.sentence ?? 'Nobody who would take part is here, or it is gone.';
+          if (!left.includes(why)) left.push(why);
+          continue;
+        }
+        store.plan.add({ ...entryOf(week, card, fresh.id), with: fresh.with });
+        count++;
+      }
+    });
+    response.json({ copied: count, left });
+    tell(null);
+  });
+
+  router.get('/:from/cards/:id/why', (request, response) => {
+    const { now = null } = checked(At, request.query);
+    const week = weekOf(context, fromOf(request), now);
+    const { card, others } = cardIn(week, param(request, 'id'));
+    response.json({
+      ...whyCard(week, card, others),
+      others: othersFor(week.problem, card, others).map((other) => ({
+        activityId: week.problem.activities[other.activity]?.id,
+        title: week.problem.activities[other.activity]?.title,
+        childIds: other.takers.map((c) => week.problem.children[c]?.id),
+        words: shareWords(other.share),
+      })),
+      broken: brokenBy(week.problem, card, others).map((one) => one.sentence),
+    });
+  });
+
+  /** Puts the next best card in the place of this one, or the one that is named. */
+  router.post('/:from/cards/:id/swap', (request, response) => {
+    const { version, activityId } = checked(Swap, request.body);
+    const week = weekOf(context, fromOf(request));
+    const { entry, card, others } = cardIn(week, param(request, 'id'), version);
+    const offers = othersFor(week.problem, card, others, activityId === undefined ? 1 : Infinity);
+    const offer = offers.find(
+      (one) => activityId === undefined || week.problem.activities[one.activity]?.id === activityId,
+    );
+    if (!offer) throw new Problem(422, 'Nothing else fits in this place now.');
+    const moment = momentFor(week, others, { ...card, ...offer });
+    const next = entryOf(week, { ...offer, moment: moment ?? card.moment }, randomUUID());
+    store.atomically(() => {
+      store.plan.remove(entry.id);
+      store.plan.add(next);
+    });
+    response.json(next);
+    tell(entry.day);
+  });
+
+  /** Who is away on a day of the week. */
+  router.post('/:from/away', (request, response) => {
+    const { day, childId, away } = checked(Away, request.body);
+    if (!store.children.find(childId)) throw wrongField('childId', 'is not a child here');
+    const sheet = store.days.find(day);
+    const others = sheet.away.filter((one) => one !== childId);
+    store.days.put({ ...sheet, away: away ? [...others, childId] : others });
+    response.status(204).end();
+    changes.tell({ what: 'day', childIds: [], day });
+  });
+
+  /** Takes a card out and leaves its place empty when the week is planned again. */
+  router.post('/:from/cards/:id/empty', (request, response) => {
+    const { version } = checked(v.object({ version: Version }), request.body);
+    const week = weekOf(context, fromOf(request));
+    const { entry, card } = cardIn(week, param(request, 'id'), version);
+    const band = week.problem.activities[card.activity]?.band ?? 'woven';
+    const { sheet } = week.facts;
+    store.atomically(() => {
+      store.plan.remove(entry.id);
+      store.weeks.put({ ...sheet, empty: [...sheet.empty, { day: entry.day, band }] });
+    });
+    response.status(204).end();
+    tell(null);
+  });
+
+  /** Takes an activity out of the week, with its cards that were not begun. */
+  router.post('/:from/ban', (request, response) => {
+    const { activityId } = checked(Ban, request.body);
+    const { sheet, entries, activities } = weekOf(context, fromOf(request)).facts;
+    if (!activities.some((one) => one.id === activityId)) {
+      throw wrongField('activityId', 'is not an activity here');
+    }
+    store.atomically(() => {
+      for (const entry of entries) {
+        if (entry.activityId === activityId && entry.state === 'planned') {
+          store.plan.remove(entry.id);
+        }
+      }
+      const banned = [...sheet.banned.filter((one) => one !== activityId), activityId];
+      store.weeks.put({ ...sheet, banned });
+    });
+    response.status(204).end();
+    tell(null);
+  });
+
+  /** Moves a card to another day. A limit may be passed, and is named; a caution may not. */
+  router.post('/:from/cards/:id/move', (request, response) => {
+    const { version, day } = checked(Move, request.body);
+    const week = weekOf(context, fromOf(request));
+    const { entry, card, others } = cardIn(week, param(request, 'id'), version);
+    const d = week.problem.days.findIndex((one) => one.day === day);
+    if (d < 0) throw wrongField('day', 'is not in this week');
+    const here = week.problem.days[d]?.here ?? [];
+    const takers = card.takers.filter((c) => here.includes(c));
+    const moved: Card = { ...card, day: d, takers };
+    const moment = momentFor(week, others, moved) ?? card.moment;
+    const broken = brokenBy(week.problem, { ...moved, moment }, others);
+    const cautions = broken.filter((one) => one.level === 'caution');
+    if (cautions.length > 0) {
+      throw new Problem(
+        422,
+        cautions[0]?.sentence ?? '',
+        cautions.map((one) => ({ field: 'day', message: one.sentence })),
+      );
+    }
+    const kept = new Set(takers.map((c) => week.problem.children[c]?.id));
+    const next = store.plan.replace({
+      ...entry,
+      day,
+      momentId: week.problem.moments[moment]?.id ?? entry.momentId,
+      takers: entry.takers.filter((taker) => kept.has(taker.childId)),
+      pinned: true,
+    });
+    const gone = card.takers.length - takers.length;
+    response.json({
+      entry: next,
+      notes: [
+        ...(gone > 0
+          ? [`${gone === 1 ? 'One child is' : `${gone} children are`} away on that day.`]
+          : []),
+        ...broken.map((one) => one.sentence),
+      ],
+    });
+    tell(null);
+  });
+
+  return router;
+}
+
+/** All cards of a week, in the order of its entries; what was left undone is not among them. */
+export function cardsOf(week: PlannedWeek, but?: string): Card[] {
+  return week.facts.entries.flatMap((entry) => {
+    if (entry.state === 'left' || entry.id === but) return [];
+    const isOver = entry.state === 'planned' && entry.day < week.facts.today;
+    return isOver ? [] : (presentCard(week, entry) ?? []);
+  });
+}
+
+/** A card with those who are here; null where nobody is. */
+function presentCard(week: PlannedWeek, entry: PlanEntry): Card | null {
+  const card = cardOf(week, entry);
+  if (!card || entry.state !== 'planned') return card;
+  const here = week.problem.days[card.day]?.here ?? [];
+  const takers = card.takers.filter((c) => here.includes(c));
+  return takers.length > 0 ? { ...card, takers } : null;
+}
+
+function cardIn(
+  week: PlannedWeek,
+  id: string,
+  version?: number,
+): { entry: PlanEntry; card: Card; others: Card[] } {
+  const entry = week.facts.entries.find((one) => one.id === id);
+  const card = entry && cardOf(week, entry);
+  if (!entry || !card) throw notFound('card in this week');
+  if (version !== undefined && entry.version !== version) throw outdated(entry);
+  if (version !== undefined && entry.state !== 'planned') {
+    throw new Problem(422, 'It was begun or done already, and stays where it is.');
+  }
+  return { entry, card, others: cardsOf(week, id) };
+}
+
+/** The best moment for a card on its day beside the others; null where none is free. */
+function momentFor(week: PlannedWeek, others: readonly Card[], card: Card): number | null {
+  const problem = { ...week.problem, fixed: others };
+  const found = momentsForDay(problem, roomLeft(problem), card.day, [card.activity]);
+  if (found) return found[0] ?? null;
+  const open = week.problem.activities[card.activity]?.moments ?? [];
+  return open[0] ?? null;
+}
+
+function boardOf({ planner, store }: Context, week: PlannedWeek) {
+  const { problem, facts } = week;
+  const cards = cardsOf(week);
+  const value = valueOf(problem, cards);
+  const job = planner.current();
+  return {
+    sheet: facts.sheet,
+    days: problem.days.map(({ day, open, here }) => ({
+      day,
+      open,
+      closed: facts.sheet.closed.includes(day),
+      usual: facts.household.openDays.includes(weekdayNumber(day)),
+      past: day < facts.today,
+      here: here.map((c) => problem.children[c]?.id ?? ''),
+      away: store.days.find(day).away,
+    })),
+    entries: facts.entries,
+    coverage: coverageOf(problem, cards),
+    ...checkWeek(week),
+    words: weekWords(week, cards, value),
+    job: job && { id: job.id, of: job.of, seconds: job.seconds },
+  };
+}
