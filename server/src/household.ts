@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { HouseholdFile, shiftTo } from '@gumo/core/exchange';
-import { newHousehold } from '@gumo/core/vocabulary';
+import { newHousehold, weekdayNumber } from '@gumo/core/vocabulary';
 import type { Store } from './database/store.js';
 import { checked } from './problems.js';
 
@@ -26,10 +26,15 @@ export function loadHousehold(store: Store, file: HouseholdFile): void {
   });
 }
 
-/** Loads the demo household from its file, moved so that it ends today. */
+/** Loads the demo household from its file, moved so that it ends today, whatever day that is. */
 export function loadDemo(store: Store, path: string, today: string): void {
   const file = checked(HouseholdFile, JSON.parse(readFileSync(path, 'utf8')));
-  loadHousehold(store, shiftTo(file, today));
+  const moved = shiftTo(file, today);
+  const { openDays } = moved.household;
+  const plan = moved.plan.filter(
+    ({ day }) => day === today || openDays.includes(weekdayNumber(day)),
+  );
+  loadHousehold(store, { ...moved, plan });
 }
 
 /** Starts a household without children. */

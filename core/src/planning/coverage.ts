@@ -38,7 +38,7 @@ function whyMissing(
   strand: number,
 ): string {
   const child = problem.children[c];
-  if (!child?.wanted.some((want) => want.strand === strand)) return 'nothing to take up there now';
+  if (!child?.wanted.some((want) => want.strand === strand)) return 'nothing open yet';
   const days = problem.days.flatMap((day, d) => (day.open && day.here.includes(c) ? [d] : []));
   if (days.length === 0) return 'not here on an open day';
   const serving = problem.activities.flatMap((activity, a) =>

@@ -125,6 +125,8 @@ export const SET_OUT_A_DAY = 2;
 /** Times at the table a day for the household, and minutes there, where it says nothing else. */
 export const TABLES_A_DAY = 3;
 export const TABLE_MINUTES_A_DAY = 30;
+/** Seconds that planning a week takes at most, where the household says nothing else. */
+export const PLAN_SECONDS = 10;
 /** The same activity in a week. */
 export const MOST_A_WEEK = 2;
 /** Children at the table at once. */

@@ -49,13 +49,18 @@ export function rightNow(
     },
   };
   const board = boardFor(open, roomLeft(open));
-  return board
-    .offers()
-    .filter(({ activity: a }) => {
-      const activity = problem.activities[a];
-      if (!activity || activity.minutes + activity.setUpMinutes > where.minutes) return false;
-      return activity.band === 'woven' || bands.includes(activity.band);
-    })
-    .slice(0, most)
-    .map((offer) => ({ ...offer, moment }));
+  const fits = ({ activity: a }: Offer): boolean => {
+    const activity = problem.activities[a];
+    if (!activity || activity.minutes + activity.setUpMinutes > where.minutes) return false;
+    return activity.band === 'woven' || bands.includes(activity.band);
+  };
+  const found: (Offer & { moment: number })[] = [];
+  // One after the other, so that the second serves what the first does not.
+  while (found.length < most) {
+    const best = board.offers().find(fits);
+    if (!best) break;
+    board.add(best);
+    found.push({ ...best, moment });
+  }
+  return found;
 }

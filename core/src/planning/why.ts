@@ -99,7 +99,11 @@ function forChild(
 
 /** One sentence on why an activity is worth it now for some children. */
 export function shortReason(week: PlannedWeek, card: Card): string {
-  const c = card.takers[0];
+  const worth = (one: number): number => {
+    const want = week.problem.activities[card.activity]?.gains[one]?.wants[0] ?? -1;
+    return week.problem.children[one]?.wanted[want]?.value ?? 0;
+  };
+  const [c] = [...card.takers].sort((one, other) => worth(other) - worth(one));
   if (c === undefined) return '';
   const { skillId } = forChild(week, card, [], c);
   const name = week.problem.children[c]?.name ?? '';

@@ -1,4 +1,10 @@
-import { type PlannedWeek, type PlanProgress, checkWeek, entryOf } from '@gumo/core/planning';
+import {
+  PLAN_SECONDS,
+  type PlannedWeek,
+  type PlanProgress,
+  checkWeek,
+  entryOf,
+} from '@gumo/core/planning';
 import type { ClockTime, Day, PlanEntry } from '@gumo/core/vocabulary';
 import { Problem } from '../problems.js';
 import type { Context } from '../routes/context.js';
@@ -26,8 +32,6 @@ export interface WeekPlans {
   follow(id: string, listener: (news: PlanNews) => void): (() => void) | null;
 }
 
-/** Seconds that planning takes at most, where the household says nothing else. */
-export const PLAN_SECONDS = 10;
 /** Ended plans whose last news is remembered, for a screen that comes late. */
 const REMEMBERED = 8;
 

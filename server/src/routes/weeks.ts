@@ -26,12 +26,14 @@ import {
   addDays,
   weekdayNumber,
 } from '@gumo/core/vocabulary';
+import type { NeedLine } from '@gumo/core/things';
 import { Router } from 'express';
 import * as v from 'valibot';
 import type { WeekPlans } from '../planning/week-plans.js';
 import { Problem, checked, notFound, outdated, wrongField } from '../problems.js';
 import { weekOf } from '../week.js';
 import { type Context, param } from './context.js';
+import { needsFor } from './cupboard.js';
 
 const Monday = WeekSheet.entries.from;
 const At = v.object({ now: v.optional(ClockTime) });
@@ -120,7 +122,7 @@ export function weeksRoutes(context: Context, plans: WeekPlans): Router {
   router.get('/:from/cards/:id/why', (request, response) => {
     const { now = null } = checked(At, request.query);
     const week = weekOf(context, fromOf(request), now);
-    const { card, others } = cardIn(week, param(request, 'id'));
+    const { entry, card, others } = cardIn(week, param(request, 'id'));
     response.json({
       ...whyCard(week, card, others),
       others: othersFor(week.problem, card, others).map((other) => ({
@@ -130,6 +132,9 @@ export function weeksRoutes(context: Context, plans: WeekPlans): Router {
         words: shareWords(other.share),
       })),
       broken: brokenBy(week.problem, card, others).map((one) => one.sentence),
+      needs: needsFor(store, [entry], () => week.facts.children.map((one) => one.child)).map(
+        needWords,
+      ),
     });
   });
 
@@ -242,6 +247,12 @@ export function weeksRoutes(context: Context, plans: WeekPlans): Router {
 
   return router;
 }
+
+/** "30 like counters: wooden bobbins, box 1". */
+const needWords = ({ count, words, thing, short }: NeedLine): string => {
+  const place = thing ? `: ${[thing.name, thing.box].filter((one) => one !== '').join(', ')}` : '';
+  return `${count} ${words}${place}${short > 0 ? ` (${short} short)` : ''}`;
+};
 
 /** All cards of a week, in the order of its entries; what was left undone is not among them. */
 export function cardsOf(week: PlannedWeek, but?: string): Card[] {

@@ -10,6 +10,7 @@ import { dayFeature, keepSheet, loadDay, reloadAfterPresence } from './state/day
 import { householdFeature, loadHousehold } from './state/household';
 import { outboxFeature } from './state/outbox';
 import { loadProgress, progressFeature } from './state/progress';
+import { loadWeek, weekFeature } from './state/week';
 import { keepRun, loadEvidence, runFeature } from './state/run';
 
 export const appConfig: ApplicationConfig = {
@@ -28,6 +29,7 @@ export const appConfig: ApplicationConfig = {
     provideState(outboxFeature),
     provideState(runFeature),
     provideState(thingsFeature),
+    provideState(weekFeature),
     provideEffects(changes, {
       loadHousehold,
       loadChildren,
@@ -37,6 +39,7 @@ export const appConfig: ApplicationConfig = {
       loadProgress,
       loadEvidence,
       loadThings,
+      loadWeek,
       keepRun,
     }),
   ],

@@ -13,6 +13,11 @@ export const routes: Routes = [
     loadComponent: () => import('./places/today/day-end').then((m) => m.DayEnd),
   },
   {
+    path: 'week',
+    title: 'Week · Gumo',
+    loadComponent: () => import('./places/week/week').then((m) => m.Week),
+  },
+  {
     path: 'activities',
     title: 'Activities · Gumo',
     loadComponent: () => import('./places/activities/activities').then((m) => m.Activities),

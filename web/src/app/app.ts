@@ -27,6 +27,7 @@ interface Place {
 
 const PLACES: readonly Place[] = [
   { path: '/today', name: 'Today', key: 't', icon: 'today' },
+  { path: '/week', name: 'Week', key: 'w', icon: 'week' },
   { path: '/children', name: 'Children', key: 'c', icon: 'children' },
   { path: '/activities', name: 'Activities', key: 'a', icon: 'activities' },
   { path: '/table', name: 'Table', key: 'b', icon: 'table' },
@@ -36,6 +37,7 @@ const PLACES: readonly Place[] = [
 
 const KEYS: readonly (readonly [string, string])[] = [
   ['T', 'Today'],
+  ['W', 'Week'],
   ['C', 'Children'],
   ['A', 'Activities'],
   ['B', 'Table'],
@@ -43,6 +45,7 @@ const KEYS: readonly (readonly [string, string])[] = [
   ['J', 'Jot'],
   ['H', 'Household'],
   ['?', 'these keys'],
+  ['Shift + ← →', 'in the week: a card to the day before or after'],
   ['O  H  N  X', 'at the tray: on own, with help, not yet, not now'],
   ['Shift + H', 'with help that was given at once'],
   ['0–9', 'the number that was answered'],

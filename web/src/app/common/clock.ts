@@ -19,6 +19,11 @@ export class Clock {
     return new Date().toISOString();
   }
 
+  /** The time on the household's clock, as 09:20. */
+  time(): string {
+    return format(new Date(), 'HH:mm');
+  }
+
   private tick(): void {
     const now = new Date();
     this.now.set(now);

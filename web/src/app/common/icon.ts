@@ -11,10 +11,15 @@ import cupboard from '@material-symbols/svg-400/outlined/shelves.svg';
 import day from '@material-symbols/svg-400/outlined/light_mode.svg';
 import edit from '@material-symbols/svg-400/outlined/edit.svg';
 import evening from '@material-symbols/svg-400/outlined/dark_mode.svg';
+import forward from '@material-symbols/svg-400/outlined/arrow_forward.svg';
 import household from '@material-symbols/svg-400/outlined/home.svg';
 import jot from '@material-symbols/svg-400/outlined/edit_note.svg';
 import keys from '@material-symbols/svg-400/outlined/keyboard.svg';
+import pin from '@material-symbols/svg-400/outlined/keep.svg';
+import pinned from '@material-symbols/svg-400/outlined/keep-fill.svg';
+import print from '@material-symbols/svg-400/outlined/print.svg';
 import remove from '@material-symbols/svg-400/outlined/delete.svg';
+import more from '@material-symbols/svg-400/outlined/more_horiz.svg';
 import search from '@material-symbols/svg-400/outlined/search.svg';
 import song from '@material-symbols/svg-400/outlined/music_note.svg';
 import table from '@material-symbols/svg-400/outlined/interests.svg';
@@ -22,7 +27,9 @@ import speak from '@material-symbols/svg-400/outlined/volume_up.svg';
 import today from '@material-symbols/svg-400/outlined/notes.svg';
 import tune from '@material-symbols/svg-400/outlined/tune.svg';
 import turn from '@material-symbols/svg-400/outlined/fullscreen.svg';
+import time from '@material-symbols/svg-400/outlined/timer.svg';
 import undo from '@material-symbols/svg-400/outlined/undo.svg';
+import week from '@material-symbols/svg-400/outlined/calendar_view_week.svg';
 
 /** Icons that ship with the application; only what is used is bundled. */
 const ICONS = {
@@ -37,18 +44,25 @@ const ICONS = {
   day,
   edit,
   evening,
+  forward,
   household,
   jot,
   keys,
+  more,
+  pin,
+  pinned,
+  print,
   remove,
   search,
   song,
   speak,
   table,
+  time,
   today,
   tune,
   turn,
   undo,
+  week,
 } as const;
 export type IconName = keyof typeof ICONS;
 

@@ -5,12 +5,13 @@ import { concatLatestFrom } from '@ngrx/operators';
 import { type Action, Store } from '@ngrx/store';
 import { EMPTY, Observable, from, mergeMap, switchMap } from 'rxjs';
 import * as v from 'valibot';
-import { ChildrenActions, childrenFeature } from './children';
+import { ChildrenActions } from './children';
 import { DayActions, dayFeature } from './day';
 import { HouseholdActions } from './household';
 import { Outbox } from './outbox';
 import { ProgressActions, progressFeature } from './progress';
 import { ThingsActions } from './things';
+import { WeekActions, weekFeature } from './week';
 
 /** Server-sent events, for as long as someone listens; `open` when the line is there (again). */
 function events(): Observable<Change | 'open'> {
@@ -34,9 +35,9 @@ export const followChanges = createEffect(
       concatLatestFrom(() => [
         store.select(dayFeature.selectAnswer),
         store.select(progressFeature.selectByChild),
-        store.select(childrenFeature.selectLoaded),
+        store.select(weekFeature.selectFrom),
       ]),
-      mergeMap(([change, answer, progress]) => {
+      mergeMap(([change, answer, progress, monday]) => {
         const wanted: Action[] = [];
         const day = answer ? [DayActions.opened({ day: answer.day })] : [];
         if (change === 'open') {
@@ -49,7 +50,11 @@ export const followChanges = createEffect(
         }
         if (change.what === 'things') wanted.push(ThingsActions.wanted(), ...day);
         if (change.what === 'plan' || change.what === 'day' || change.what === 'sittings') {
-          if (change.day === answer?.day) wanted.push(...day);
+          if (change.day === null || change.day === answer?.day) wanted.push(...day);
+        }
+        // What a plan rests on, or what it holds; what was noted changes only what counts.
+        if (monday !== null && change.what !== 'evidence') {
+          wanted.push(WeekActions.opened({ from: monday }));
         }
         if (change.what === 'evidence' || change.what === 'children') {
           for (const childId of change.childIds) {

@@ -84,6 +84,7 @@ export class Place<T> {
       today: signal(TODAY),
       now: signal(new Date(`${TODAY}T09:00:00`)),
       instant: () => `${TODAY}T09:00:00.000Z`,
+      time: () => '09:00',
     };
     TestBed.configureTestingModule({
       providers: [

@@ -262,6 +262,7 @@ export class ActivityPage {
       takers,
       minutes: activity.minutes[0],
       with: '',
+      pinned: true,
     };
     try {
       await this.api.send('POST', '/plan', draft, PlanEntry);

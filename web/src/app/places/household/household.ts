@@ -7,6 +7,7 @@ import {
   signal,
   untracked,
 } from '@angular/core';
+import { PLAN_SECONDS, TABLES_A_DAY, TABLE_MINUTES_A_DAY } from '@gumo/core/planning';
 import { Household as HouseholdSchema, type Household as Settings } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
 import * as v from 'valibot';
@@ -46,6 +47,20 @@ const field = <K extends keyof Settings>(
   get: (settings) => String(settings[key]),
   set: (settings, value) => ({ ...settings, [key]: value }),
 });
+/** A whole number that may not have been chosen yet. */
+const amount = (
+  key: 'tablesADay' | 'tableMinutesADay' | 'planSeconds',
+  usual: number,
+  title: string,
+  about: string,
+  choices: readonly Choice[],
+): Question => ({
+  title,
+  about,
+  choices,
+  get: (settings) => String(settings[key] ?? usual),
+  set: (settings, value) => ({ ...settings, [key]: Number(value) }),
+});
 const form = (
   key: keyof Settings['digitForms'],
   title: string,
@@ -81,6 +96,32 @@ const QUESTIONS: readonly Question[] = [
     get: ({ tablePerWeek }) => String(tablePerWeek),
     set: (settings, value) => ({ ...settings, tablePerWeek: Number(value) }),
   },
+  amount(
+    'tablesADay',
+    TABLES_A_DAY,
+    'Table time a day',
+    'Times at the table that the adult gives on one day, for all children together.',
+    [1, 2, 3, 4, 5].map((n): Choice => [String(n), String(n)]),
+  ),
+  amount(
+    'tableMinutesADay',
+    TABLE_MINUTES_A_DAY,
+    'Minutes at the table a day',
+    'What the adult has for them; the week is planned within it.',
+    [15, 20, 30, 45].map((n): Choice => [String(n), `${n} minutes`]),
+  ),
+  amount(
+    'planSeconds',
+    PLAN_SECONDS,
+    'Planning a week',
+    'A first plan stands at once; with more time it is made better, and it is proven how good it is.',
+    [
+      ['0', 'the first plan'],
+      ['5', 'up to 5 seconds'],
+      ['10', 'up to 10 seconds'],
+      ['30', 'up to 30 seconds'],
+    ],
+  ),
   field(
     'frameFill',
     'Filling a ten frame',

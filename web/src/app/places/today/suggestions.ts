@@ -129,6 +129,7 @@ export class Suggestions {
       takers: [{ childId: child.id, top: step.top ?? 5 }],
       minutes: activity.minutes[0],
       with: '',
+      pinned: true,
     };
     try {
       await this.api.send('POST', '/plan', draft, PlanEntry);

@@ -1,4 +1,11 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  signal,
+} from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { MatDialog } from '@angular/material/dialog';
 import { ActivatedRoute, Router, RouterLink } from '@angular/router';
@@ -7,6 +14,7 @@ import { Store } from '@ngrx/store';
 import { format } from 'date-fns/format';
 import { map } from 'rxjs';
 import { v7 as uuid } from 'uuid';
+import { Api } from '../../common/api';
 import { Clock } from '../../common/clock';
 import { Icon } from '../../common/icon';
 import { PegMark } from '../../common/peg-mark';
@@ -15,6 +23,9 @@ import { DayActions, dayFeature } from '../../state/day';
 import { householdFeature } from '../../state/household';
 import { OutboxActions } from '../../state/outbox';
 import { RunActions } from '../../state/run';
+import { DayPlanned } from '../../state/week-answers';
+import { FiveMinutes } from './five-minutes';
+import { LeftUndone } from './left-undone';
 import { EntryCard, type EntryView } from './entry-card';
 import { LayReady } from './lay-ready';
 import { Suggestions } from './suggestions';
@@ -31,13 +42,14 @@ interface MomentView {
 @Component({
   selector: 'gumo-today',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [EntryCard, LayReady, PegMark, Icon, RouterLink, Suggestions],
+  imports: [EntryCard, FiveMinutes, LayReady, LeftUndone, PegMark, Icon, RouterLink, Suggestions],
   templateUrl: './today.html',
   styleUrl: './today.scss',
 })
 export class Today {
   private readonly store = inject(Store);
   private readonly router = inject(Router);
+  private readonly api = inject(Api);
   private readonly dialog = inject(MatDialog);
   protected readonly clock = inject(Clock);
 
@@ -49,6 +61,12 @@ export class Today {
   private readonly moments = this.store.selectSignal(householdFeature.selectMoments);
   private readonly activities = this.store.selectSignal(householdFeature.selectActivityById);
   private readonly childById = this.store.selectSignal(childrenFeature.selectChildById);
+
+  /** The rest of the day is being planned again; and what came of it. */
+  protected readonly planning = signal(false);
+  protected readonly planned = signal<{ readonly text: string; readonly bad: boolean } | null>(
+    null,
+  );
 
   protected readonly weekday = computed(() => format(this.clock.now(), 'EEEE'));
   protected readonly date = computed(() => format(this.clock.now(), 'd MMMM'));
@@ -69,7 +87,7 @@ export class Today {
   });
 
   protected readonly momentViews = computed((): MomentView[] => {
-    const entries = this.answer()?.entries ?? [];
+    const entries = (this.answer()?.entries ?? []).filter((one) => one.state !== 'left');
     const views = this.moments().map((moment) => ({
       moment,
       entries: entries.filter((one) => one.momentId === moment.id).map((one) => this.view(one)),
@@ -147,10 +165,29 @@ export class Today {
     void this.router.navigate(['/run', sitting.id]);
   }
 
+  /** Plans the rest of the day again around what is pinned, begun or done. */
+  protected async planAgain(): Promise<void> {
+    const day = this.clock.today();
+    this.planning.set(true);
+    this.planned.set(null);
+    try {
+      const body = { now: this.clock.time() };
+      const { cards, notes } = await this.api.send('POST', `/days/${day}/plan`, body, DayPlanned);
+      const count = NUMBER_WORDS[cards] ?? String(cards);
+      const text = `${count} ${cards === 1 ? 'card is' : 'cards are'} planned for the rest of the day.`;
+      this.planned.set({ text: [text, ...notes].join(' '), bad: false });
+    } catch (error) {
+      this.planned.set({ text: (error as Error).message, bad: true });
+    } finally {
+      this.planning.set(false);
+      this.store.dispatch(DayActions.opened({ day }));
+    }
+  }
+
   protected async change(entry: PlanEntry | null): Promise<void> {
-    const { EntryDialog } = await import('./entry-dialog');
+    const { EntryDialog } = await import('../../entry/entry-dialog');
     this.dialog.open(EntryDialog, {
-      data: { entry, day: this.clock.today() },
+      data: { entry, day: this.clock.today(), away: [...this.away()] },
       width: '560px',
       maxWidth: 'calc(100vw - 24px)',
       autoFocus: 'first-tabbable',

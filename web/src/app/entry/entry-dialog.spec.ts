@@ -2,11 +2,11 @@ import { TestBed } from '@angular/core/testing';
 import { MAT_DIALOG_DATA, MatDialogRef } from '@angular/material/dialog';
 import { Store } from '@ngrx/store';
 import { type PlanEntry, newHousehold } from '@gumo/core/vocabulary';
-import { ApiProblem } from '../../common/api';
-import { DayActions } from '../../state/day';
-import { Place, TODAY, aChild, id } from '../../testing/place';
+import { ApiProblem } from '../common/api';
+import { DayActions } from '../state/day';
+import { Place, TODAY, aChild, id } from '../testing/place';
 import { EntryDialog } from './entry-dialog';
-import { Suggestions } from './suggestions';
+import { Suggestions } from '../places/today/suggestions';
 
 const ilse = aChild(1, 'Ilse');
 const kofi = aChild(2, 'Kofi');
@@ -34,7 +34,7 @@ async function open(one: PlanEntry | null, refusal?: ApiProblem): Promise<Place<
     children: [ilse, kofi],
     answers: { [`/days/${TODAY}/tops/handfuls`]: tops },
     providers: [
-      { provide: MAT_DIALOG_DATA, useValue: { entry: one, day: TODAY } },
+      { provide: MAT_DIALOG_DATA, useValue: { entry: one, day: TODAY, away: [] } },
       { provide: MatDialogRef, useValue: { close } },
     ],
     ...(refusal ? { refusal } : {}),
@@ -55,7 +55,7 @@ describe('an entry of the day', () => {
     minutes.dispatchEvent(new Event('input'));
     await place.click('Keep');
     expect(place.sent).toEqual([
-      { method: 'PUT', path: `/plan/${entry.id}`, body: { ...entry, minutes: 12 } },
+      { method: 'PUT', path: `/plan/${entry.id}`, body: { ...entry, minutes: 12, pinned: true } },
     ]);
     expect(close).toHaveBeenCalledTimes(1);
   });

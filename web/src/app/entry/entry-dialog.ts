@@ -7,21 +7,26 @@ import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { MatSelectModule } from '@angular/material/select';
 import { topsOf } from '@gumo/core/activities';
-import { PlanEntry, type PlanEntryDraft } from '@gumo/core/vocabulary';
+import { type Band, PlanEntry, type PlanEntryDraft } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
 import { v7 as uuid } from 'uuid';
 import * as v from 'valibot';
-import { Api, ApiProblem } from '../../common/api';
-import { BAND_WORDS } from '../../common/band-sign';
-import { PegMark } from '../../common/peg-mark';
-import { Tops } from '../../state/answers';
-import { childrenFeature } from '../../state/children';
-import { DayActions, dayFeature } from '../../state/day';
-import { householdFeature } from '../../state/household';
+import { Api, ApiProblem } from '../common/api';
+import { BAND_WORDS } from '../common/band-sign';
+import { Clock } from '../common/clock';
+import { PegMark } from '../common/peg-mark';
+import { Tops } from '../state/answers';
+import { childrenFeature } from '../state/children';
+import { DayActions } from '../state/day';
+import { householdFeature } from '../state/household';
 
 export interface EntryDialogData {
   readonly entry: PlanEntry | null;
   readonly day: string;
+  /** Children who are away on that day. */
+  readonly away: readonly string[];
+  /** The band to choose from first, where a place in the week asks for one. */
+  readonly band?: Band;
 }
 
 /** Adds an activity to the day, changes one, or takes it out. */
@@ -45,13 +50,17 @@ export class EntryDialog {
   protected readonly data = inject<EntryDialogData>(MAT_DIALOG_DATA);
   private readonly api = inject(Api);
   private readonly store = inject(Store);
+  private readonly clock = inject(Clock);
   private readonly ref = inject<MatDialogRef<EntryDialog>>(MatDialogRef);
   private readonly builder = inject(FormBuilder).nonNullable;
 
   protected readonly moments = this.store.selectSignal(householdFeature.selectMoments);
-  protected readonly activities = this.store.selectSignal(householdFeature.selectActivities);
+  private readonly library = this.store.selectSignal(householdFeature.selectActivities);
+  protected readonly activities = computed(() =>
+    this.library().filter((one) => this.data.band === undefined || one.band === this.data.band),
+  );
   private readonly everyone = this.store.selectSignal(childrenFeature.selectPresent);
-  private readonly away = this.store.selectSignal(dayFeature.selectAway);
+  private readonly away = new Set(this.data.away);
   protected readonly bandWords = BAND_WORDS;
 
   private readonly entry = this.data.entry;
@@ -70,10 +79,11 @@ export class EntryDialog {
     Object.fromEntries((this.entry?.takers ?? []).map((taker) => [taker.childId, taker.top])),
   );
   private readonly suggested = signal<Tops>([]);
+  protected readonly today = this.clock.today();
   protected readonly message = signal<string | null>(null);
 
   protected readonly children = computed(() =>
-    this.everyone().filter((child) => !this.away().has(child.id) || this.chosen()[child.id]),
+    this.everyone().filter((child) => !this.away.has(child.id) || this.chosen()[child.id]),
   );
   protected readonly tops = computed(() => {
     const activity = this.activities().find((one) => one.id === this.activityId());
@@ -134,6 +144,8 @@ export class EntryDialog {
       id: this.entry?.id ?? uuid(),
       day: this.data.day,
       takers,
+      // What was put or changed by hand stays when the week is planned again.
+      pinned: true,
       ...this.form.getRawValue(),
     };
     await this.finish(() =>
@@ -154,8 +166,10 @@ export class EntryDialog {
   private async finish(work: () => Promise<unknown>): Promise<void> {
     try {
       await work();
-      this.store.dispatch(DayActions.opened({ day: this.data.day }));
-      this.ref.close();
+      if (this.data.day === this.clock.today()) {
+        this.store.dispatch(DayActions.opened({ day: this.data.day }));
+      }
+      this.ref.close(true);
     } catch (error) {
       const changed = error instanceof ApiProblem && error.status === 409;
       this.message.set(

@@ -1,0 +1,169 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { Router } from '@angular/router';
+import { numberWord } from '@gumo/core/numbers';
+import { PlanEntry, type PlanEntryDraft, type Sitting } from '@gumo/core/vocabulary';
+import { Store } from '@ngrx/store';
+import { v7 as uuid } from 'uuid';
+import type * as v from 'valibot';
+import { Api } from '../../common/api';
+import { Clock } from '../../common/clock';
+import { Icon } from '../../common/icon';
+import { PegMark } from '../../common/peg-mark';
+import { topWords } from '../../common/words';
+import { childrenFeature } from '../../state/children';
+import { householdFeature } from '../../state/household';
+import { RunActions } from '../../state/run';
+import { NowAnswer } from '../../state/week-answers';
+
+type Offer = v.InferOutput<typeof NowAnswer>['offers'][number];
+const LENGTHS = [5, 10, 15] as const;
+
+/** A few free minutes: three things to do now, with those who are here and what is at hand. */
+@Component({
+  selector: 'gumo-five-minutes',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [Icon, PegMark],
+  template: `
+    @if (!open()) {
+      <button type="button" class="button" (click)="ask()">
+        <gumo-icon name="time" /> I have five minutes
+      </button>
+    } @else {
+      <section class="sheet" aria-labelledby="five-minutes">
+        <header>
+          <h2 id="five-minutes" tabindex="-1">I have {{ spoken() }} minutes</h2>
+          <span class="lengths" role="radiogroup" aria-label="Minutes">
+            @for (length of lengths; track length) {
+              <button
+                type="button"
+                role="radio"
+                [attr.aria-checked]="minutes() === length"
+                (click)="choose(length)"
+              >
+                {{ length }}
+              </button>
+            }
+          </span>
+          <button type="button" class="close" aria-label="Close" (click)="open.set(false)">
+            <gumo-icon name="close" />
+          </button>
+        </header>
+        @if (failure(); as message) {
+          <p class="caution" role="alert">{{ message }}</p>
+        }
+        <ul>
+          @for (line of lines(); track line.entry.activityId) {
+            <li>
+              <div>
+                <h3>{{ line.title }}</h3>
+                <p class="soft">{{ line.because }}</p>
+                <p class="who">
+                  @for (taker of line.takers; track taker.child.id) {
+                    <span>
+                      <gumo-peg-mark
+                        [mark]="taker.child.mark"
+                        [name]="taker.child.name"
+                        [size]="18"
+                      />
+                      {{ taker.child.name }} <span class="soft">{{ words(taker.top) }}</span>
+                    </span>
+                  }
+                </p>
+              </div>
+              <button
+                type="button"
+                class="button filled"
+                [attr.aria-label]="'Begin ' + line.title"
+                (click)="begin(line)"
+              >
+                Begin
+              </button>
+            </li>
+          } @empty {
+            @if (loaded()) {
+              <li class="soft">Nothing that fits is at hand for so short a time.</li>
+            }
+          }
+        </ul>
+      </section>
+    }
+  `,
+  styleUrl: './five-minutes.scss',
+})
+export class FiveMinutes {
+  private readonly api = inject(Api);
+  private readonly clock = inject(Clock);
+  private readonly store = inject(Store);
+  private readonly router = inject(Router);
+  private readonly activities = this.store.selectSignal(householdFeature.selectActivityById);
+  private readonly childById = this.store.selectSignal(childrenFeature.selectChildById);
+
+  protected readonly lengths = LENGTHS;
+  protected readonly words = topWords;
+  protected readonly open = signal(false);
+  protected readonly loaded = signal(false);
+  protected readonly minutes = signal<number>(LENGTHS[0]);
+  protected readonly spoken = computed(() => numberWord(this.minutes()));
+  protected readonly failure = signal<string | null>(null);
+  private readonly offers = signal<readonly Offer[]>([]);
+  protected readonly lines = computed(() =>
+    this.offers().map((offer) => ({
+      ...offer,
+      title: this.activities().get(offer.entry.activityId)?.title ?? '',
+      takers: offer.entry.takers.flatMap(({ childId, top }) => {
+        const child = this.childById()[childId];
+        return child ? [{ child, top }] : [];
+      }),
+    })),
+  );
+
+  protected async choose(minutes: number): Promise<void> {
+    this.minutes.set(minutes);
+    await this.ask();
+  }
+
+  protected async ask(): Promise<void> {
+    this.open.set(true);
+    this.failure.set(null);
+    try {
+      const query = `now=${this.clock.time()}&minutes=${this.minutes()}`;
+      const { offers } = await this.api.get(`/days/${this.clock.today()}/now?${query}`, NowAnswer);
+      this.offers.set(offers);
+      this.loaded.set(true);
+    } catch (error) {
+      this.failure.set((error as Error).message);
+    }
+  }
+
+  /** Into the day, and off to the tray. */
+  protected async begin({ entry }: Offer): Promise<void> {
+    const draft: PlanEntryDraft = {
+      id: uuid(),
+      day: entry.day,
+      momentId: entry.momentId,
+      activityId: entry.activityId,
+      takers: entry.takers,
+      minutes: entry.minutes,
+      with: entry.with,
+      pinned: true,
+    };
+    try {
+      await this.api.send('POST', '/plan', draft, PlanEntry);
+    } catch (error) {
+      this.failure.set((error as Error).message);
+      return;
+    }
+    const sitting: Sitting = {
+      id: uuid(),
+      activityId: entry.activityId,
+      planEntryId: draft.id,
+      day: entry.day,
+      startedAt: this.clock.instant(),
+      endedAt: null,
+      mood: null,
+      takers: entry.takers,
+    };
+    this.store.dispatch(RunActions.begun({ sitting }));
+    await this.router.navigate(['/run', sitting.id]);
+  }
+}

@@ -1,0 +1,157 @@
+import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import type { Activity, Child, Moment, PlanEntry } from '@gumo/core/vocabulary';
+import { Icon } from '../../common/icon';
+import { PegMark } from '../../common/peg-mark';
+
+export interface CardView {
+  readonly entry: PlanEntry;
+  readonly activity: Activity | null;
+  readonly moment: Moment | null;
+  readonly children: readonly Child[];
+  /** Can be moved, swapped and taken out. */
+  readonly loose: boolean;
+  /** Of a plan that is still in the making. */
+  readonly coming: boolean;
+}
+
+/** One card of the week: what, when, with whom. */
+@Component({
+  selector: 'gumo-week-card',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [Icon, PegMark],
+  template: `
+    <button
+      type="button"
+      class="open"
+      [attr.aria-expanded]="chosen()"
+      [attr.aria-label]="label()"
+      (click)="opened.emit()"
+    >
+      <span class="title">{{ view().activity?.title ?? 'No longer there' }}</span>
+      <span class="meta">{{ meta() }}</span>
+      <span class="pegs">
+        @for (child of view().children; track child.id) {
+          <gumo-peg-mark [mark]="child.mark" [name]="child.name" [size]="17" />
+        } @empty {
+          <span class="soft">everyone is away</span>
+        }
+      </span>
+    </button>
+    @if (view().entry.state === 'done') {
+      <gumo-icon class="sign" name="check" />
+    } @else if (view().loose) {
+      <button
+        type="button"
+        class="pin"
+        [attr.aria-pressed]="view().entry.pinned === true"
+        [attr.aria-label]="'Pin ' + view().activity?.title"
+        (click)="pinned.emit()"
+      >
+        <gumo-icon [name]="view().entry.pinned ? 'pinned' : 'pin'" />
+      </button>
+    }
+  `,
+  host: {
+    '[class.coming]': 'view().coming',
+    '[class.over]': "view().entry.state === 'done' || view().entry.state === 'left'",
+    '[class.chosen]': 'chosen()',
+    '[class.held]': 'view().entry.pinned === true',
+  },
+  styles: `
+    :host {
+      position: relative;
+      display: block;
+      border-radius: 8px;
+      background: var(--sheet);
+    }
+    :host(.chosen) {
+      box-shadow: inset 0 0 0 2px var(--primary);
+    }
+    :host(.coming) {
+      background: color-mix(in srgb, var(--sheet) 55%, var(--ground));
+    }
+    :host(.over) {
+      background: none;
+      box-shadow: inset 0 0 0 1px var(--line);
+    }
+    .open {
+      display: grid;
+      gap: 1px;
+      inline-size: 100%;
+      padding: 7px 10px 8px;
+      border: 0;
+      border-radius: 8px;
+      background: none;
+      text-align: start;
+      cursor: pointer;
+    }
+    .title {
+      padding-inline-end: 22px;
+      font-size: 14px;
+      font-weight: 620;
+      line-height: 1.25;
+    }
+    .meta {
+      color: var(--ink-soft);
+      font-size: 12.5px;
+    }
+    .pegs {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 2px;
+      margin-block-start: 2px;
+      font-size: 12.5px;
+    }
+    .sign,
+    .pin {
+      position: absolute;
+      inset-block-start: 3px;
+      inset-inline-end: 3px;
+    }
+    .sign {
+      margin: 4px;
+      color: var(--primary);
+    }
+    .pin {
+      display: inline-flex;
+      align-items: center;
+      justify-content: center;
+      inline-size: 30px;
+      block-size: 30px;
+      padding: 0;
+      border: 0;
+      border-radius: 8px;
+      background: none;
+      color: var(--ink-soft);
+      cursor: pointer;
+      opacity: 0.55;
+    }
+    .pin gumo-icon {
+      inline-size: 17px;
+      block-size: 17px;
+    }
+    .pin:hover,
+    .pin:focus-visible,
+    .pin[aria-pressed='true'] {
+      color: var(--primary);
+      opacity: 1;
+    }
+  `,
+})
+export class WeekCard {
+  readonly view = input.required<CardView>();
+  readonly chosen = input(false);
+  readonly opened = output();
+  readonly pinned = output();
+
+  protected readonly meta = computed(() => {
+    const { moment, entry } = this.view();
+    const state = entry.state === 'left' ? ' · left undone' : '';
+    return `${moment?.name ?? 'no moment'} · ${entry.minutes} min${state}`;
+  });
+  protected readonly label = computed(() => {
+    const { activity, children, entry } = this.view();
+    const names = children.map((child) => child.name).join(', ');
+    return `${activity?.title ?? 'An activity'}, ${this.meta()}, ${names}${entry.pinned ? ', pinned' : ''}`;
+  });
+}

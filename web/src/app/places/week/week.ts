@@ -1,0 +1,366 @@
+import { LiveAnnouncer } from '@angular/cdk/a11y';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  DestroyRef,
+  ElementRef,
+  Injector,
+  afterNextRender,
+  computed,
+  effect,
+  inject,
+  input,
+  signal,
+  untracked,
+} from '@angular/core';
+import { MatDialog } from '@angular/material/dialog';
+import { MatMenuModule } from '@angular/material/menu';
+import { Router } from '@angular/router';
+import {
+  BANDS,
+  type Band,
+  type PlanEntry,
+  PlanEntry as PlanEntrySchema,
+  WeekSheet,
+  addDays,
+  mondayOf,
+  weekdayNumber,
+} from '@gumo/core/vocabulary';
+import { Store } from '@ngrx/store';
+import { format } from 'date-fns/format';
+import { parseISO } from 'date-fns/parseISO';
+import * as v from 'valibot';
+import { Api, ApiProblem } from '../../common/api';
+import { Clock } from '../../common/clock';
+import { Icon } from '../../common/icon';
+import { childrenFeature } from '../../state/children';
+import { householdFeature } from '../../state/household';
+import { WeekActions, weekFeature } from '../../state/week';
+import { Copied, MovedCard, type WeekDay } from '../../state/week-answers';
+import { CoverageRows } from './coverage-rows';
+import { Planning } from './planning';
+import { PlanningBar } from './planning-bar';
+import { type CardMove, type RowView, WeekBoard } from './week-board';
+import type { CardView } from './week-card';
+import { WhyPanel } from './why-panel';
+
+const DAYS = 7;
+
+/** The week: planned in minutes, bent by hand at any time. */
+@Component({
+  selector: 'gumo-week',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [CoverageRows, Icon, MatMenuModule, PlanningBar, WeekBoard, WhyPanel],
+  providers: [Planning],
+  templateUrl: './week.html',
+  styleUrl: './week.scss',
+  host: { '[class.aside]': 'open() !== null' },
+})
+export class Week {
+  /** Any day of the week to show, from the address; this week, or the next once this one is over. */
+  readonly of = input<string>();
+
+  private readonly store = inject(Store);
+  private readonly api = inject(Api);
+  private readonly element = inject<ElementRef<HTMLElement>>(ElementRef);
+  private readonly injector = inject(Injector);
+  private readonly clock = inject(Clock);
+  private readonly router = inject(Router);
+  private readonly dialog = inject(MatDialog);
+  private readonly announcer = inject(LiveAnnouncer);
+  protected readonly planning = inject(Planning);
+
+  private readonly household = this.store.selectSignal(householdFeature.selectHousehold);
+  private readonly activityById = this.store.selectSignal(householdFeature.selectActivityById);
+  private readonly moments = this.store.selectSignal(householdFeature.selectMoments);
+  protected readonly children = this.store.selectSignal(childrenFeature.selectPresent);
+  protected readonly childById = this.store.selectSignal(childrenFeature.selectChildById);
+  protected readonly answer = this.store.selectSignal(weekFeature.selectAnswer);
+  protected readonly failure = this.store.selectSignal(weekFeature.selectFailure);
+  protected readonly today = this.clock.today;
+
+  /** The card whose reasons are open. */
+  protected readonly chosen = signal<string | null>(null);
+  protected readonly message = signal<{ readonly text: string; readonly bad: boolean } | null>(
+    null,
+  );
+  protected readonly busy = signal(false);
+
+  protected readonly from = computed(() => {
+    const asked = this.of();
+    if (asked !== undefined && /^\d{4}-\d{2}-\d{2}$/.test(asked)) return mondayOf(asked);
+    const today = this.clock.today();
+    const last = Math.max(0, ...(this.household()?.openDays ?? [5]));
+    const isOver = weekdayNumber(today) > last;
+    return mondayOf(isOver ? addDays(today, DAYS) : today);
+  });
+  protected readonly isThisWeek = computed(() => this.from() === mondayOf(this.clock.today()));
+  protected readonly span = computed(() => {
+    const days = this.days();
+    const [first, last] = [days[0]?.day ?? this.from(), days[days.length - 1]?.day ?? this.from()];
+    const sameMonth = first.slice(0, 7) === last.slice(0, 7);
+    return `${format(parseISO(first), sameMonth ? 'd' : 'd MMMM')} to ${format(parseISO(last), 'd MMMM')}`;
+  });
+
+  /** The household's days, and others on which something stands. */
+  protected readonly days = computed((): readonly WeekDay[] => {
+    const answer = this.answer();
+    if (!answer) return [];
+    const used = new Set(answer.entries.map((entry) => entry.day));
+    return answer.days.filter((day) => day.usual || used.has(day.day));
+  });
+
+  /** Cards on screen: while a plan is in the making, the best so far beside what stays. */
+  private readonly views = computed((): readonly CardView[] => {
+    const entries = this.answer()?.entries ?? [];
+    const news = this.planning.news();
+    const isComing = this.planning.running() && news !== null && news.entries.length > 0;
+    const days = new Map(this.days().map((day) => [day.day, day]));
+    const stays = (entry: PlanEntry): boolean =>
+      entry.state !== 'planned' || entry.pinned === true || days.get(entry.day)?.open !== true;
+    const shown = isComing ? [...entries.filter(stays), ...news.entries] : entries;
+    return shown.map((entry) => this.viewOf(entry, isComing && !stays(entry), days.get(entry.day)));
+  });
+
+  protected readonly rows = computed((): readonly RowView[] => {
+    const sheet = this.answer()?.sheet;
+    const place = new Map(this.moments().map((moment, i) => [moment.id, `${moment.time}/${i}`]));
+    const byTime = (a: CardView, b: CardView): number =>
+      (place.get(a.entry.momentId) ?? '').localeCompare(place.get(b.entry.momentId) ?? '');
+    return BANDS.map((band) => ({
+      band,
+      cells: this.days().map((day) => ({
+        day,
+        band,
+        cards: this.views()
+          .filter((view) => view.entry.day === day.day && (view.activity?.band ?? 'woven') === band)
+          .sort(byTime),
+        empty: (sheet?.empty ?? []).filter((one) => one.day === day.day && one.band === band)
+          .length,
+      })),
+    }));
+  });
+  protected readonly open = computed(
+    () => this.views().find((view) => view.entry.id === this.chosen()) ?? null,
+  );
+  protected readonly banned = computed(() =>
+    (this.answer()?.sheet.banned ?? []).map((id) => ({
+      id,
+      title: this.activityById().get(id)?.title ?? 'an activity that is gone',
+    })),
+  );
+  protected readonly isEmpty = computed(() => (this.answer()?.entries.length ?? 0) === 0);
+
+  constructor() {
+    effect(() => {
+      const from = this.from();
+      untracked(() => {
+        this.chosen.set(null);
+        this.message.set(null);
+        this.store.dispatch(WeekActions.opened({ from }));
+      });
+    });
+    // A plan that is in the making, begun on this or another device, is followed.
+    effect(() => {
+      const job = this.answer()?.job;
+      if (job && job.of === this.from()) untracked(() => this.planning.follow(job));
+    });
+    inject(DestroyRef).onDestroy(() => this.store.dispatch(WeekActions.left()));
+  }
+
+  private viewOf(entry: PlanEntry, coming: boolean, day: WeekDay | undefined): CardView {
+    const away = new Set(day?.away ?? []);
+    return {
+      entry,
+      coming,
+      activity: this.activityById().get(entry.activityId) ?? null,
+      moment: this.moments().find((one) => one.id === entry.momentId) ?? null,
+      children: entry.takers.flatMap(({ childId }) => {
+        const child = this.childById()[childId];
+        const isHere = entry.state !== 'planned' || !away.has(childId);
+        return child && !child.archived && isHere ? [child] : [];
+      }),
+      loose: entry.state === 'planned' && !coming && !this.planning.running() && !day?.past,
+    };
+  }
+
+  protected go(weeks: number): void {
+    this.show(addDays(this.from(), weeks * DAYS));
+  }
+
+  protected show(of: string | null): void {
+    void this.router.navigate([], { queryParams: of === null ? {} : { of } });
+  }
+
+  protected async plan(): Promise<void> {
+    this.message.set(null);
+    this.chosen.set(null);
+    await this.planning.begin(this.from());
+  }
+
+  protected choose(entry: PlanEntry): void {
+    if (this.views().some((view) => view.entry.id === entry.id && view.coming)) return;
+    this.chosen.update((id) => (id === entry.id ? null : entry.id));
+    this.intoView(entry.id);
+  }
+
+  /** Beside the reasons there is less room: the card itself stays in sight. */
+  private intoView(id: string): void {
+    afterNextRender(
+      () => {
+        const card = this.element.nativeElement.querySelector(`[data-card="${CSS.escape(id)}"]`);
+        card?.scrollIntoView({ inline: 'nearest', block: 'nearest' });
+      },
+      { injector: this.injector },
+    );
+  }
+
+  protected async pin(entry: PlanEntry): Promise<void> {
+    const pinned = entry.pinned !== true;
+    await this.work(async () => {
+      await this.api.send('PUT', `/plan/${entry.id}`, { ...entry, pinned }, PlanEntrySchema);
+      this.tell(`${this.titleOf(entry)} ${pinned ? 'is pinned' : 'is no longer pinned'}.`);
+    });
+  }
+
+  protected async move({ entry, day }: CardMove): Promise<void> {
+    this.store.dispatch(WeekActions.cardMoved({ id: entry.id, day }));
+    const name = format(parseISO(day), 'EEEE');
+    await this.work(async () => {
+      const body = { version: entry.version, day };
+      const path = `/weeks/${this.from()}/cards/${entry.id}/move`;
+      const { notes } = await this.api.send('POST', path, body, MovedCard);
+      const text = `${this.titleOf(entry)} is on ${name} now, and pinned there.`;
+      this.tell([text, ...notes].join(' '), notes.length > 0);
+    });
+  }
+
+  protected async swap(entry: PlanEntry, activityId: string): Promise<void> {
+    await this.work(async () => {
+      const body = { version: entry.version, activityId };
+      const path = `/weeks/${this.from()}/cards/${entry.id}/swap`;
+      const next = await this.api.send('POST', path, body, PlanEntrySchema);
+      this.chosen.set(next.id);
+      this.tell(`${this.titleOf(next)} stands there now.`);
+    });
+  }
+
+  protected async leaveEmpty(entry: PlanEntry): Promise<void> {
+    await this.work(async () => {
+      const path = `/weeks/${this.from()}/cards/${entry.id}/empty`;
+      await this.api.send('POST', path, { version: entry.version }, v.null());
+      this.chosen.set(null);
+      this.tell('The place stays empty.');
+    });
+  }
+
+  protected async ban(entry: PlanEntry): Promise<void> {
+    await this.work(async () => {
+      const body = { activityId: entry.activityId };
+      await this.api.send('POST', `/weeks/${this.from()}/ban`, body, v.null());
+      this.chosen.set(null);
+      this.tell(`${this.titleOf(entry)} does not come this week.`);
+    });
+  }
+
+  protected async letCome(activityId: string): Promise<void> {
+    await this.putSheet((sheet) => ({
+      ...sheet,
+      banned: sheet.banned.filter((one) => one !== activityId),
+    }));
+  }
+
+  protected async close(day: WeekDay): Promise<void> {
+    await this.putSheet((sheet) => ({
+      ...sheet,
+      closed: day.closed
+        ? sheet.closed.filter((one) => one !== day.day)
+        : [...sheet.closed, day.day],
+    }));
+  }
+
+  protected async fill({ day, band }: { day: string; band: Band }): Promise<void> {
+    await this.putSheet((sheet) => {
+      const at = sheet.empty.findIndex((one) => one.day === day && one.band === band);
+      return { ...sheet, empty: sheet.empty.filter((_, i) => i !== at) };
+    });
+  }
+
+  protected async setPresence(one: { day: string; childId: string; away: boolean }): Promise<void> {
+    this.store.dispatch(WeekActions.presenceSet(one));
+    await this.work(() => this.api.send('POST', `/weeks/${this.from()}/away`, one, v.null()));
+  }
+
+  protected async copy(): Promise<void> {
+    await this.work(async () => {
+      const { copied, left } = await this.api.send(
+        'POST',
+        `/weeks/${this.from()}/copy`,
+        {},
+        Copied,
+      );
+      const text =
+        copied === 0
+          ? 'Nothing could be copied.'
+          : `${copied} ${copied === 1 ? 'card' : 'cards'} copied from last week.`;
+      this.tell([text, ...left].join(' '), left.length > 0);
+    });
+  }
+
+  protected async edit(entry: PlanEntry | null, day: string, band?: Band): Promise<void> {
+    const { EntryDialog } = await import('../../entry/entry-dialog');
+    const away = this.days().find((one) => one.day === day)?.away ?? [];
+    this.dialog
+      .open(EntryDialog, {
+        data: { entry, day, away, ...(band ? { band } : {}) },
+        width: '560px',
+        maxWidth: 'calc(100vw - 24px)',
+        autoFocus: 'first-tabbable',
+        restoreFocus: true,
+      })
+      .afterClosed()
+      .subscribe(() => this.reload());
+  }
+
+  protected print(): void {
+    window.print();
+  }
+
+  private titleOf = (entry: PlanEntry): string =>
+    this.activityById().get(entry.activityId)?.title ?? 'The card';
+
+  private async putSheet(change: (sheet: WeekSheet) => WeekSheet): Promise<void> {
+    const sheet = this.answer()?.sheet;
+    if (!sheet) return;
+    await this.work(() => this.api.send('PUT', `/weeks/${sheet.from}`, change(sheet), WeekSheet));
+  }
+
+  /** Does something on the server, then shows the week as it stands; says what went wrong. */
+  private async work(work: () => Promise<unknown>): Promise<void> {
+    this.busy.set(true);
+    this.message.set(null);
+    try {
+      await work();
+    } catch (error) {
+      const changed = error instanceof ApiProblem && error.status === 409;
+      this.tell(
+        changed
+          ? 'This was changed elsewhere; here is how it stands now.'
+          : (error as Error).message,
+        true,
+      );
+    } finally {
+      this.busy.set(false);
+      this.reload();
+    }
+  }
+
+  private reload(): void {
+    this.store.dispatch(WeekActions.opened({ from: this.from() }));
+  }
+
+  private tell(text: string, bad = false): void {
+    this.message.set({ text, bad });
+    void this.announcer.announce(text);
+  }
+}
