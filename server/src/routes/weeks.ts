@@ -122,7 +122,9 @@ export function weeksRoutes(context: Context, plans: WeekPlans): Router {
   router.get('/:from/cards/:id/why', (request, response) => {
     const { now = null } = checked(At, request.query);
     const week = weekOf(context, fromOf(request), now);
-    const { entry, card, others } = cardIn(week, param(request, 'id'));
+    const found = cardIn(week, param(request, 'id'));
+    const { entry, others } = found;
+    const card = presentCard(week, entry) ?? found.card;
     response.json({
       ...whyCard(week, card, others),
       others: othersFor(week.problem, card, others).map((other) => ({

@@ -25,7 +25,7 @@ const LENGTHS = [5, 10, 15] as const;
   imports: [Icon, PegMark],
   template: `
     @if (!open()) {
-      <button type="button" class="button" (click)="ask()">
+      <button type="button" class="button outlined" (click)="ask()">
         <gumo-icon name="time" /> I have five minutes
       </button>
     } @else {

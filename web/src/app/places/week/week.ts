@@ -102,12 +102,12 @@ export class Week {
     return `${format(parseISO(first), sameMonth ? 'd' : 'd MMMM')} to ${format(parseISO(last), 'd MMMM')}`;
   });
 
-  /** The household's days, and others on which something stands. */
+  /** The household's days that are still to come, and others on which something stands. */
   protected readonly days = computed((): readonly WeekDay[] => {
     const answer = this.answer();
     if (!answer) return [];
     const used = new Set(answer.entries.map((entry) => entry.day));
-    return answer.days.filter((day) => day.usual || used.has(day.day));
+    return answer.days.filter((day) => used.has(day.day) || (day.usual && !day.past));
   });
 
   /** Cards on screen: while a plan is in the making, the best so far beside what stays. */
