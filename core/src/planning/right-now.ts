@@ -21,11 +21,13 @@ export function momentAt(moments: readonly PlanMoment[], now: ClockTime): number
 /**
  * What could be done in the next few minutes: with those who are here, in what this moment takes,
  * with things at hand, setting up included; most gain first.
- * @param cards all cards of the week
+ * @param given cards that were given this week so far
+ * @param planned cards that are still to come today; they are not offered once more
  */
 export function rightNow(
   problem: WeekProblem,
-  cards: readonly Card[],
+  given: readonly Card[],
+  planned: readonly Card[],
   where: { readonly day: number; readonly now: ClockTime; readonly minutes: number },
   most = 3,
 ): (Offer & { readonly moment: number })[] {
@@ -33,8 +35,7 @@ export function rightNow(
   const bands = problem.moments[moment]?.bands ?? ['woven'];
   const open: WeekProblem = {
     ...problem,
-    // What is still to come this week may just as well come now.
-    fixed: cards.filter((card) => card.day <= where.day),
+    fixed: given,
     days: problem.days.map((day, d) => ({
       ...day,
       open: d === where.day,
@@ -51,16 +52,19 @@ export function rightNow(
   const board = boardFor(open, roomLeft(open));
   const fits = ({ activity: a }: Offer): boolean => {
     const activity = problem.activities[a];
-    if (!activity || activity.minutes + activity.setUpMinutes > where.minutes) return false;
+    if (!activity || planned.some((card) => card.activity === a)) return false;
+    if (activity.minutes + activity.setUpMinutes > where.minutes) return false;
     return activity.band === 'woven' || bands.includes(activity.band);
   };
-  const found: (Offer & { moment: number })[] = [];
+  const all = board.offers().filter(fits);
+  const found: Offer[] = [];
   // One after the other, so that the second serves what the first does not.
   while (found.length < most) {
     const best = board.offers().find(fits);
     if (!best) break;
     board.add(best);
-    found.push({ ...best, moment });
+    found.push(best);
   }
-  return found;
+  const rest = all.filter((offer) => !found.some((one) => one.activity === offer.activity));
+  return [...found, ...rest].slice(0, most).map((offer) => ({ ...offer, moment }));
 }

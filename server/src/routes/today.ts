@@ -1,4 +1,5 @@
 import {
+  type Card,
   cardOf,
   checkWeek,
   entryOf,
@@ -7,7 +8,7 @@ import {
   rightNow,
   shortReason,
 } from '@gumo/core/planning';
-import { ClockTime, Day, addDays, mondayOf } from '@gumo/core/vocabulary';
+import { ClockTime, Day, type PlanEntry, addDays, mondayOf } from '@gumo/core/vocabulary';
 import { Router } from 'express';
 import * as v from 'valibot';
 import { keepPlan } from '../planning/keep.js';
@@ -15,7 +16,6 @@ import { refuse } from '../planning/week-plans.js';
 import { checked, notFound } from '../problems.js';
 import { weekOf } from '../week.js';
 import { type Context, param } from './context.js';
-import { cardsOf } from './weeks.js';
 
 const Again = v.object({ now: v.optional(ClockTime) });
 const Minutes = v.pipe(
@@ -57,7 +57,13 @@ export function todayRoutes(context: Context): Router {
     const week = weekOf(context, mondayOf(day), now);
     const d = week.problem.days.findIndex((one) => one.day === day);
     const moment = week.problem.moments[momentAt(week.problem.moments, now)];
-    const found = rightNow(week.problem, cardsOf(week), { day: d, now, minutes });
+    const cardsIn = (states: readonly PlanEntry['state'][]): Card[] =>
+      week.facts.entries
+        .filter((one) => states.includes(one.state) && one.day <= day)
+        .flatMap((one) => cardOf(week, one) ?? []);
+    const given = cardsIn(['begun', 'done']);
+    const planned = cardsIn(['planned']).filter((card) => card.day === d);
+    const found = rightNow(week.problem, given, planned, { day: d, now, minutes });
     response.json({
       moment: moment ? { id: moment.id, name: moment.name } : null,
       offers: found.map((offer, i) => ({
