@@ -14,6 +14,7 @@ await main(async () => {
     search: async () => (await import('../bench/search.mjs')).search(),
     scroll: async () => (await import('../bench/scroll.mjs')).scroll(),
     tray: async () => (await import('../bench/tray.mjs')).tray(),
+    plan: async () => (await import('../bench/plan.mjs')).plans(),
     fold: async () => (await import('../bench/fold.mjs')).folding(),
     decisions: async () => (await import('../bench/decisions.mjs')).decisions(),
     look: async () => (await import('../bench/first-look.mjs')).firstLook(),

@@ -11,6 +11,18 @@ const SCREENS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
     await page.getByRole('checkbox', { name: 'Ilse' }).click();
     await expect(page.getByRole('dialog')).toBeVisible();
   },
+  'the week': async (page) => {
+    await page.getByRole('link', { name: 'Week' }).click();
+    await expect(page.locator('gumo-week-card').first()).toBeVisible();
+    expect(await seriousFaults(page), 'board').toEqual([]);
+    await page.getByRole('button', { name: 'Ilse on Thursday' }).click();
+    await page.locator('gumo-week-card .open').nth(3).click();
+    await expect(page.getByRole('heading', { name: 'Why it is here' })).toBeVisible();
+  },
+  'five minutes': async (page) => {
+    await page.getByRole('button', { name: 'I have five minutes' }).click();
+    await expect(page.locator('gumo-five-minutes li').first()).toBeVisible();
+  },
   children: async (page) => {
     await page.getByRole('link', { name: 'Children' }).click();
     await expect(page.getByText('5 years 3 months')).toBeVisible();
@@ -147,6 +159,7 @@ for (const width of [390, 640]) {
     await page.setViewportSize({ width, height: 844 });
     for (const path of [
       '/today',
+      '/week',
       '/children',
       '/children/new',
       '/activities',

@@ -12,6 +12,7 @@ import { dayFeature } from '../state/day';
 import { HouseholdActions, householdFeature } from '../state/household';
 import { runFeature } from '../state/run';
 import { ThingsActions, thingsFeature } from '../state/things';
+import { weekFeature } from '../state/week';
 
 export const TODAY = '2026-03-10';
 const ID = '00000000-0000-4000-8000-0000000000';
@@ -59,6 +60,8 @@ interface Setting {
   readonly inputs?: Readonly<Record<string, unknown>>;
   readonly children?: readonly Child[];
   readonly things?: readonly Thing[];
+  /** What the server answers to a write, by method and path; what was sent where it says nothing. */
+  readonly replies?: Readonly<Record<string, unknown>>;
   /** What the server says to every write instead of taking it. */
   readonly refusal?: ApiProblem;
   readonly providers?: readonly Provider[];
@@ -77,7 +80,8 @@ export class Place<T> {
       send: async (method, path, body, schema) => {
         sent.push({ method, path, body });
         if (setting.refusal) throw setting.refusal;
-        return v.parse(schema, method === 'DELETE' ? null : body);
+        const reply = setting.replies?.[`${method} ${path}`];
+        return v.parse(schema, method === 'DELETE' ? null : reply === undefined ? body : reply);
       },
     };
     const clock = {
@@ -91,9 +95,14 @@ export class Place<T> {
         provideZonelessChangeDetection(),
         provideRouter([]),
         provideStore(),
-        ...[householdFeature, childrenFeature, dayFeature, runFeature, thingsFeature].map((one) =>
-          provideState(one as typeof householdFeature),
-        ),
+        ...[
+          householdFeature,
+          childrenFeature,
+          dayFeature,
+          runFeature,
+          thingsFeature,
+          weekFeature,
+        ].map((one) => provideState(one as typeof householdFeature)),
         { provide: Api, useValue: api },
         { provide: Clock, useValue: clock },
         ...(setting.providers ?? []),

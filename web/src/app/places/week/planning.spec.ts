@@ -1,0 +1,133 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  provideZonelessChangeDetection,
+  signal,
+} from '@angular/core';
+import { TestBed } from '@angular/core/testing';
+import { Store } from '@ngrx/store';
+import { Api } from '../../common/api';
+import { Clock } from '../../common/clock';
+import { WeekActions } from '../../state/week';
+import type { PlanNews } from '../../state/week-answers';
+import { Planning } from './planning';
+import { PlanningBar } from './planning-bar';
+
+@Component({
+  selector: 'gumo-host',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [PlanningBar],
+  providers: [Planning],
+  template: '<gumo-planning-bar />',
+})
+class Host {}
+
+/** A line of server-sent events whose words the spec says. */
+class Line {
+  static last: Line;
+  onmessage: ((event: { data: string }) => void) | null = null;
+  onerror: (() => void) | null = null;
+  closed = false;
+  constructor(readonly url: string) {
+    Line.last = this;
+  }
+  close(): void {
+    this.closed = true;
+  }
+  say(news: Partial<PlanNews>): void {
+    const whole = {
+      state: 'running',
+      stage: 'first',
+      value: 100,
+      bound: null,
+      entries: [],
+      message: '',
+    };
+    this.onmessage?.({ data: JSON.stringify({ ...whole, ...news }) });
+  }
+}
+
+describe('a plan in the making', () => {
+  const real = window.EventSource;
+  let dispatched: unknown[];
+  let sent: string[];
+  let failure: Error | null;
+  afterEach(() => {
+    window.EventSource = real;
+  });
+
+  async function open() {
+    window.EventSource = Line as unknown as typeof EventSource;
+    dispatched = [];
+    sent = [];
+    failure = null;
+    TestBed.configureTestingModule({
+      providers: [
+        provideZonelessChangeDetection(),
+        { provide: Store, useValue: { dispatch: (one: unknown) => dispatched.push(one) } },
+        { provide: Clock, useValue: { time: () => '09:00', today: signal('2026-03-10') } },
+        {
+          provide: Api,
+          useValue: {
+            send: (method: string, path: string) => {
+              sent.push(`${method} ${path}`);
+              if (failure) return Promise.reject(failure);
+              return Promise.resolve({ id: 'job', of: '2026-03-09', seconds: 10 });
+            },
+          },
+        },
+      ],
+    });
+    const fixture = TestBed.createComponent(Host);
+    await fixture.whenStable();
+    const planning = fixture.debugElement.injector.get(Planning);
+    const text = async (): Promise<string> => {
+      await fixture.whenStable();
+      return (fixture.nativeElement as HTMLElement).textContent?.replace(/\s+/g, ' ').trim() ?? '';
+    };
+    return { planning, text, fixture };
+  }
+
+  it('says what it does and how near it is, and shows the week once it is kept', async () => {
+    const { planning, text } = await open();
+    await planning.begin('2026-03-09');
+    expect(sent).toEqual(['POST /weeks/2026-03-09/plan']);
+    expect(Line.last.url).toBe('/api/plans/job/news');
+    expect(await text()).toContain('A first plan stands.');
+    Line.last.say({ stage: 'better', value: 100, bound: 102.4 });
+    expect(await text()).toContain('Looking for better ones. At most 3 % short of the best plan');
+    Line.last.say({ state: 'kept', stage: 'done', bound: 100.05 });
+    expect(planning.running()).toBeFalse();
+    expect(Line.last.closed).toBeTrue();
+    expect(dispatched).toEqual([WeekActions.opened({ from: '2026-03-09' })]);
+    expect(await text()).toBe('');
+  });
+
+  it('can be taken as it is, or stopped; what was there stays', async () => {
+    const { planning, text, fixture } = await open();
+    await planning.begin('2026-03-09');
+    await text();
+    const buttons = [...(fixture.nativeElement as HTMLElement).querySelectorAll('button')];
+    buttons[0]!.click();
+    buttons[1]!.click();
+    expect(sent.slice(1)).toEqual(['POST /plans/job/keep', 'DELETE /plans/job']);
+    Line.last.say({ state: 'cancelled' });
+    expect(await text()).toContain('The plan is as it was before.');
+    expect(dispatched).toEqual([]);
+  });
+
+  it('says what stands in the way, what was refused, and that the server was lost', async () => {
+    const { planning, text } = await open();
+    failure = new Error('Nobody is here on any open day of this week.');
+    await planning.begin('2026-03-09');
+    expect(await text()).toContain('Nobody is here');
+    failure = null;
+    await planning.begin('2026-03-09');
+    Line.last.say({ state: 'refused', message: 'Something changed while the plan was made.' });
+    expect(await text()).toContain('Something changed');
+    await planning.begin('2026-03-09');
+    Line.last.onerror?.();
+    expect(await text()).toContain('The server was lost');
+    expect(planning.running()).toBeFalse();
+  });
+});
