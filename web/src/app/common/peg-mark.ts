@@ -33,13 +33,15 @@ export const PEG_PATH: Record<PegShape, string> = {
   template: `
     <svg viewBox="0 0 24 24" aria-hidden="true">
       <path [attr.d]="path()" [attr.fill]="fill()" />
-      <text x="12" [attr.y]="letterY()" text-anchor="middle">{{ letter() }}</text>
     </svg>
+    <span aria-hidden="true" [class.low]="low()">{{ letter() }}</span>
   `,
   host: { '[style.--size.px]': 'size()' },
   styles: `
     :host {
+      position: relative;
       display: inline-flex;
+      contain: strict;
       inline-size: var(--size);
       block-size: var(--size);
       flex: none;
@@ -48,10 +50,19 @@ export const PEG_PATH: Record<PegShape, string> = {
       inline-size: 100%;
       block-size: 100%;
     }
-    text {
-      fill: #fff;
-      font-size: 11.5px;
+    /* Lighter to lay out than letters drawn in the picture, of which a week holds hundreds. */
+    span {
+      position: absolute;
+      inset: 0;
+      display: grid;
+      place-items: center;
+      color: #fff;
+      font-size: calc(var(--size) * 0.48);
       font-weight: 700;
+      line-height: 1;
+    }
+    .low {
+      inset-block-start: 19%;
     }
   `,
 })
@@ -62,8 +73,8 @@ export class PegMark {
   protected readonly path = computed(() => PEG_PATH[this.mark().shape]);
   protected readonly fill = computed(() => PEG_FILL[this.mark().color]);
   protected readonly letter = computed(() => this.name().trim().charAt(0).toUpperCase());
-  protected readonly letterY = computed(() => {
-    const low = ['drop', 'wave', 'hill', 'cloud'].includes(this.mark().shape);
-    return low ? 18.5 : 16.1;
-  });
+  /** Shapes whose middle lies below that of their field. */
+  protected readonly low = computed(() =>
+    ['drop', 'wave', 'hill', 'cloud'].includes(this.mark().shape),
+  );
 }

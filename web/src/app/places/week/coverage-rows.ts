@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, input, signal } from '@angular/core';
 import { STRAND_TITLES } from '@gumo/core/skills';
 import { type Child, STRANDS } from '@gumo/core/vocabulary';
 import { PegMark } from '../../common/peg-mark';
@@ -23,7 +23,7 @@ import type { Coverage } from '../../state/week-answers';
         </tr>
       </thead>
       <tbody>
-        @for (row of rows(); track row.child.id) {
+        @for (row of rows().slice(0, drawn()); track row.child.id) {
           <tr>
             <th scope="row">
               <gumo-peg-mark [mark]="row.child.mark" [name]="row.child.name" [size]="20" />
@@ -111,6 +111,8 @@ export class CoverageRows {
   readonly childById = input.required<Readonly<Record<string, Child | undefined>>>();
   protected readonly strands = STRANDS;
   protected readonly titles = STRAND_TITLES;
+  /** One row more with every frame, so that the page stays quick. */
+  protected readonly drawn = signal(1);
   protected readonly rows = computed(() =>
     this.coverage().flatMap(({ childId, touched, missing }) => {
       const child = this.childById()[childId];
@@ -123,4 +125,12 @@ export class CoverageRows {
       return [{ child, cells }];
     }),
   );
+
+  constructor() {
+    effect((onCleanup) => {
+      if (this.rows().length <= this.drawn()) return;
+      const frame = requestAnimationFrame(() => this.drawn.update((n) => n + 1));
+      onCleanup(() => cancelAnimationFrame(frame));
+    });
+  }
 }

@@ -68,10 +68,9 @@ export class WeekBoard {
   protected weekday = (day: string): string => format(parseISO(day), 'EEEE');
   protected date = (day: string): string => format(parseISO(day), 'd');
 
-  protected mayDrop(cell: CellView) {
-    return (drag: CdkDrag<CardView>): boolean =>
-      cell.day.open && drag.data.activity?.band === cell.band;
-  }
+  /** One and the same function for all cells, so that none of them is set up anew. */
+  protected readonly mayDrop = (drag: CdkDrag<CardView>, list: CdkDropList<CellView>): boolean =>
+    list.data.day.open && drag.data.activity?.band === list.data.band;
 
   protected drop(event: CdkDragDrop<CellView, CellView, CardView>): void {
     const { entry } = event.item.data;

@@ -4,6 +4,8 @@ import { Icon } from '../../common/icon';
 import { PegMark } from '../../common/peg-mark';
 
 export interface CardView {
+  /** The same for a card of a plan in the making and for the entry that it becomes. */
+  readonly key: string;
   readonly entry: PlanEntry;
   readonly activity: Activity | null;
   readonly moment: Moment | null;
@@ -39,10 +41,11 @@ export interface CardView {
     </button>
     @if (view().entry.state === 'done') {
       <gumo-icon class="sign" name="check" />
-    } @else if (view().loose) {
+    } @else if (view().loose || view().coming) {
       <button
         type="button"
         class="pin"
+        [disabled]="view().coming"
         [attr.aria-pressed]="view().entry.pinned === true"
         [attr.aria-label]="'Pin ' + view().activity?.title"
         (click)="pinned.emit()"
@@ -61,6 +64,7 @@ export interface CardView {
     :host {
       position: relative;
       display: block;
+      contain: content;
       border-radius: 8px;
       background: var(--sheet);
     }
@@ -129,6 +133,9 @@ export interface CardView {
     .pin gumo-icon {
       inline-size: 17px;
       block-size: 17px;
+    }
+    .pin:disabled {
+      visibility: hidden;
     }
     .pin:hover,
     .pin:focus-visible,

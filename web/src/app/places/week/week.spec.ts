@@ -204,6 +204,7 @@ describe('the week', () => {
       path: `/weeks/${MONDAY}/away`,
       body: { day: TODAY, childId: ilse.id, away: true },
     });
+    await place.settle();
     const card = place.find('gumo-week-card', /A lot and a few/);
     expect(card.querySelectorAll('gumo-peg-mark').length).toBe(1);
     await place.click(/^Close Friday/);

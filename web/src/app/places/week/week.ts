@@ -40,11 +40,13 @@ import { Copied, MovedCard, type WeekDay } from '../../state/week-answers';
 import { CoverageRows } from './coverage-rows';
 import { Planning } from './planning';
 import { PlanningBar } from './planning-bar';
-import { type CardMove, type RowView, WeekBoard } from './week-board';
+import { type CardMove, type CellView, type RowView, WeekBoard } from './week-board';
 import type { CardView } from './week-card';
 import { WhyPanel } from './why-panel';
 
 const DAYS = 7;
+
+const keyOf = ({ day, band }: CellView): string => `${day.day}/${band}`;
 
 /** The week: planned in minutes, bent by hand at any time. */
 @Component({
@@ -110,36 +112,81 @@ export class Week {
     return answer.days.filter((day) => used.has(day.day) || (day.usual && !day.past));
   });
 
-  /** Cards on screen: while a plan is in the making, the best so far beside what stays. */
+  /** Cards of the week: while a plan is in the making, the best so far beside what stays. */
   private readonly views = computed((): readonly CardView[] => {
     const entries = this.answer()?.entries ?? [];
     const news = this.planning.news();
-    const isComing = this.planning.running() && news !== null && news.entries.length > 0;
+    // Kept, it stays on screen until the week has come as it was kept.
+    const isNews = this.planning.running() || news?.state === 'kept';
+    const isComing = isNews && news !== null && news.entries.length > 0;
     const days = new Map(this.days().map((day) => [day.day, day]));
     const stays = (entry: PlanEntry): boolean =>
       entry.state !== 'planned' || entry.pinned === true || days.get(entry.day)?.open !== true;
     const shown = isComing ? [...entries.filter(stays), ...news.entries] : entries;
-    return shown.map((entry) => this.viewOf(entry, isComing && !stays(entry), days.get(entry.day)));
+    const counts = new Map<string, number>();
+    return shown.map((entry) => {
+      const place = `${entry.day}/${entry.activityId}`;
+      const count = (counts.get(place) ?? 0) + 1;
+      counts.set(place, count);
+      const key = `${place}/${count}`;
+      return this.same({
+        key,
+        ...this.viewOf(entry, isComing && !stays(entry), days.get(entry.day)),
+      });
+    });
   });
+  private readonly known = new Map<string, { readonly look: string; readonly view: CardView }>();
 
-  protected readonly rows = computed((): readonly RowView[] => {
+  private readonly wanted = computed((): readonly RowView[] => {
     const sheet = this.answer()?.sheet;
     const place = new Map(this.moments().map((moment, i) => [moment.id, `${moment.time}/${i}`]));
     const byTime = (a: CardView, b: CardView): number =>
       (place.get(a.entry.momentId) ?? '').localeCompare(place.get(b.entry.momentId) ?? '');
+    const shown = this.views();
     return BANDS.map((band) => ({
       band,
-      cells: this.days().map((day) => ({
-        day,
-        band,
-        cards: this.views()
-          .filter((view) => view.entry.day === day.day && (view.activity?.band ?? 'woven') === band)
-          .sort(byTime),
-        empty: (sheet?.empty ?? []).filter((one) => one.day === day.day && one.band === band)
-          .length,
-      })),
+      cells: this.days().map((day) =>
+        this.sameCell({
+          day,
+          band,
+          cards: shown
+            .filter(
+              (view) => view.entry.day === day.day && (view.activity?.band ?? 'woven') === band,
+            )
+            .sort(byTime),
+          empty: (sheet?.empty ?? []).filter((one) => one.day === day.day && one.band === band)
+            .length,
+        }),
+      ),
     }));
   });
+  private readonly cells = new Map<string, CellView>();
+  /** Cells as they are on screen. While plans come in, one more becomes as it should be with
+   * every frame, so that the page stays quick. */
+  private readonly drawn = signal<ReadonlyMap<string, CellView>>(new Map());
+  private readonly gentle = signal(false);
+  protected readonly rows = computed((): readonly RowView[] => {
+    const drawn = this.drawn();
+    return this.wanted().map((row) => ({
+      ...row,
+      cells: row.cells.map((cell) => drawn.get(keyOf(cell)) ?? { ...cell, cards: [] }),
+    }));
+  });
+
+  /** The cell as it was, where nothing in it has changed. */
+  private sameCell(cell: CellView): CellView {
+    const key = keyOf(cell);
+    const known = this.cells.get(key);
+    const isSame =
+      known?.day === cell.day &&
+      known.empty === cell.empty &&
+      known.cards.length === cell.cards.length &&
+      known.cards.every((card, i) => card === cell.cards[i]);
+    if (known && isSame) return known;
+    this.cells.set(key, cell);
+    return cell;
+  }
+
   protected readonly open = computed(
     () => this.views().find((view) => view.entry.id === this.chosen()) ?? null,
   );
@@ -165,10 +212,53 @@ export class Week {
       const job = this.answer()?.job;
       if (job && job.of === this.from()) untracked(() => this.planning.follow(job));
     });
+    effect(() => {
+      this.answer();
+      if (untracked(this.planning.running)) return;
+      untracked(() => this.planning.news.set(null));
+    });
+    effect((onCleanup) => {
+      const drawn = this.drawn();
+      const cells = this.wanted().flatMap((row) => row.cells);
+      const next = cells.find((cell) => drawn.get(keyOf(cell)) !== cell);
+      if (!next) {
+        if (!this.planning.running() && this.planning.news() === null) this.gentle.set(false);
+        return;
+      }
+      const some = this.gentle() ? [next] : cells;
+      const draw = (): void =>
+        this.drawn.set(new Map([...drawn, ...some.map((cell) => [keyOf(cell), cell] as const)]));
+      if (!this.gentle()) {
+        draw();
+        return;
+      }
+      const frame = requestAnimationFrame(draw);
+      onCleanup(() => cancelAnimationFrame(frame));
+    });
     inject(DestroyRef).onDestroy(() => this.store.dispatch(WeekActions.left()));
   }
 
-  private viewOf(entry: PlanEntry, coming: boolean, day: WeekDay | undefined): CardView {
+  /** The view as it was, where nothing of it has changed, so that its card is left alone. */
+  private same(view: CardView): CardView {
+    const look = JSON.stringify([
+      view.entry,
+      view.coming,
+      view.loose,
+      view.activity?.title,
+      view.moment?.name,
+      view.children,
+    ]);
+    const known = this.known.get(view.key);
+    if (known?.look === look) return known.view;
+    this.known.set(view.key, { look, view });
+    return view;
+  }
+
+  private viewOf(
+    entry: PlanEntry,
+    coming: boolean,
+    day: WeekDay | undefined,
+  ): Omit<CardView, 'key'> {
     const away = new Set(day?.away ?? []);
     return {
       entry,
@@ -195,6 +285,7 @@ export class Week {
   protected async plan(): Promise<void> {
     this.message.set(null);
     this.chosen.set(null);
+    this.gentle.set(true);
     await this.planning.begin(this.from());
   }
 
