@@ -22,16 +22,11 @@ export interface CardView {
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [Icon, PegMark],
   template: `
-    <button
-      type="button"
-      class="open"
-      [attr.aria-expanded]="chosen()"
-      [attr.aria-label]="label()"
-      (click)="opened.emit()"
-    >
-      <span class="title">{{ view().activity?.title ?? 'No longer there' }}</span>
-      <span class="meta">{{ meta() }}</span>
-      <span class="pegs">
+    <button type="button" class="open" [attr.aria-expanded]="chosen()" (click)="opened.emit()">
+      <span class="title">{{ view().activity?.title ?? 'No longer there' }}</span>&ngsp;
+      <span class="meta">{{ meta() }}</span>&ngsp;
+      <span class="unseen">{{ names() }}</span>
+      <span class="pegs" aria-hidden="true">
         @for (child of view().children; track child.id) {
           <gumo-peg-mark [mark]="child.mark" [name]="child.name" [size]="17" />
         } @empty {
@@ -156,9 +151,8 @@ export class WeekCard {
     const state = entry.state === 'left' ? ' · left undone' : '';
     return `${moment?.name ?? 'no moment'} · ${entry.minutes} min${state}`;
   });
-  protected readonly label = computed(() => {
-    const { activity, children, entry } = this.view();
-    const names = children.map((child) => child.name).join(', ');
-    return `${activity?.title ?? 'An activity'}, ${this.meta()}, ${names}${entry.pinned ? ', pinned' : ''}`;
+  protected readonly names = computed(() => {
+    const { children, entry } = this.view();
+    return [...children.map((child) => child.name), ...(entry.pinned ? ['pinned'] : [])].join(', ');
   });
 }
