@@ -11,9 +11,8 @@ export interface Part {
 }
 
 const BANDS: readonly Band[] = ['woven', 'set-out', 'table'];
-/** Part of the cards that are taken up anew, where chance chooses them. */
-const FEW = 0.3;
-const MANY = 0.5;
+/** Part of the cards that are taken up anew, where chance chooses them: to begin with, and limits. */
+export const SHARE = { first: 0.3, least: 0.15, most: 0.6 } as const;
 
 function part(
   problem: WeekProblem,
@@ -36,40 +35,36 @@ function part(
   };
 }
 
-/** How many parts there are before chance chooses. */
-export function partsInTurn({ days }: WeekProblem): number {
-  const open = days.filter((day) => day.open).length;
-  return (open * (open - 1)) / 2 + BANDS.length;
-}
+/** What a part is made of: some cards chosen by chance, two days, or one band of all days. */
+export type PartKind = 'cards' | 'days' | 'band';
 
 /**
- * The part of the week to plan anew: first two days at a time and one band of all days in turn, then
- * some cards by chance.
- * @param turn counts up from 0
+ * A part of the week to plan anew.
+ * @param share how many of the cards chance chooses, as a part of all
  */
 export function partFor(
   problem: WeekProblem,
   cards: readonly Card[],
-  turn: number,
+  kind: PartKind,
+  share: number,
   random: Random,
 ): Part {
-  const open = problem.days.flatMap((day, d) => (day.open ? [d] : []));
-  const pairs = open.flatMap((d, i) => open.slice(i + 1).map((e) => [d, e]));
-  const pair = pairs[turn];
-  if (pair) {
+  const pick = <T>(list: readonly T[]): T => list[Math.floor(random() * list.length)] as T;
+  if (kind === 'days') {
+    const open = problem.days.flatMap((day, d) => (day.open ? [d] : []));
+    const two = new Set([pick(open), pick(open)]);
     return part(
       problem,
       cards,
-      (card) => pair.includes(card.day),
-      (d) => pair.includes(d),
+      (card) => two.has(card.day),
+      (d) => two.has(d),
     );
   }
-  const band = BANDS[turn - pairs.length];
-  if (band) {
+  if (kind === 'band') {
+    const band = pick(BANDS);
     const isIn = (card: Card): boolean => problem.activities[card.activity]?.band === band;
     return part(problem, cards, isIn, (_, one) => one === band);
   }
-  const share = FEW + (MANY - FEW) * random();
   const chosen = new Set(cards.filter(() => random() < share));
   return part(
     problem,

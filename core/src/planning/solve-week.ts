@@ -2,7 +2,7 @@ import { dayClasses, singleDays } from './classes.js';
 import type { Engine } from './engine.js';
 import { firstPlan } from './first-plan.js';
 import { seeded } from '../numbers/index.js';
-import { partFor, partsInTurn } from './parts.js';
+import { type PartKind, SHARE, partFor } from './parts.js';
 import type { Card, WeekProblem } from './problem.js';
 import { roomLeft } from './rules.js';
 import { searchFrom } from './search.js';
@@ -40,8 +40,12 @@ const RESERVE = 0.1;
 const FOR_PARTS = 0.7;
 const FOR_BOUND = 0.5;
 /** So many parts chosen by chance in a row that bring nothing end it. */
-const IDLE_PARTS = 60;
-const PART_SECONDS = 1;
+const IDLE_PARTS = 80;
+const PART_SECONDS = 0.6;
+const PART_KINDS: readonly PartKind[] = ['days', 'cards', 'band', 'cards', 'cards', 'cards'];
+/** A part that takes longer than the one is made smaller, shorter than the other larger. */
+const LONG_S = 0.4;
+const SHORT_S = 0.12;
 const PART_GAP = 1e-4;
 const SEARCH_ROUNDS = 300;
 /** With more kinds of day than this the week without days says no more than its relaxation. */
@@ -110,15 +114,24 @@ export function solveWeek(
     take(searchFrom(problem, cards, { rounds: SEARCH_ROUNDS, goOn }, room));
     report('better');
     const random = seeded(cards.length);
-    const inTurn = partsInTurn(problem);
-    for (let turn = 0, idle = 0; idle < inTurn + IDLE_PARTS && goOn() && !isDone(); turn++) {
-      const part = partFor(problem, cards, turn, random);
+    let share: number = SHARE.first;
+    const slow = new Set<PartKind>();
+    for (let turn = 0, idle = 0; idle < IDLE_PARTS && goOn() && !isDone(); turn++) {
+      const wanted = PART_KINDS[turn % PART_KINDS.length] ?? 'cards';
+      const kind = slow.has(wanted) ? 'cards' : wanted;
+      const part = partFor(problem, cards, kind, share, random);
+      const begun = now();
       const found = solveDays(part.problem, roomLeft(part.problem), engine, {
         gap: PART_GAP,
         seconds: PART_SECONDS,
         left: () => until - now(),
         start: part.free,
       });
+      // Parts grow and shrink until one takes as long as it should.
+      const took = now() - begun;
+      if (kind !== 'cards' && took > LONG_S) slow.add(kind);
+      if (kind === 'cards' && took > LONG_S) share = Math.max(SHARE.least, share * 0.9);
+      if (kind === 'cards' && took < SHORT_S) share = Math.min(SHARE.most, share * 1.04);
       idle++;
       if (!found.cards || !take([...part.kept, ...found.cards])) continue;
       idle = 0;
