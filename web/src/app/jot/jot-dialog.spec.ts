@@ -1,8 +1,12 @@
+import type { Provider } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import { MAT_DIALOG_DATA, MatDialogRef } from '@angular/material/dialog';
 import { MatSnackBar } from '@angular/material/snack-bar';
 import { emptyState } from '@gumo/core/evidence';
+import { Store } from '@ngrx/store';
 import { Subject } from 'rxjs';
+import { Api } from '../common/api';
+import { ChildrenActions } from '../state/children';
 import { Outbox, type Parcel } from '../state/outbox';
 import { Place, TODAY, aChild } from '../testing/place';
 import { JotDialog } from './jot-dialog';
@@ -10,7 +14,7 @@ import { JotDialog } from './jot-dialog';
 const ilse = aChild(1, 'Ilse');
 const kofi = aChild(2, 'Kofi');
 
-async function open(childId: string | null = null) {
+async function open(childId: string | null = null, providers: Provider[] = []) {
   const put: Parcel[] = [];
   const closed = { times: 0 };
   const takeBack = new Subject<void>();
@@ -25,6 +29,7 @@ async function open(childId: string | null = null) {
       { provide: MatDialogRef, useValue: { close: () => closed.times++ } },
       { provide: MatSnackBar, useValue: { open: () => ({ onAction: () => takeBack }) } },
       { provide: Outbox, useValue: { put: (one: Parcel) => Promise.resolve(put.push(one)) } },
+      ...providers,
     ],
   });
   return { place, put, closed, takeBack };
@@ -32,6 +37,28 @@ async function open(childId: string | null = null) {
 
 describe('a jot', () => {
   afterEach(() => TestBed.resetTestingModule());
+
+  it('keeps to the child that was chosen, in whatever order answers and lists come in', async () => {
+    const waiting: (() => void)[] = [];
+    const get = (path: string): Promise<unknown> =>
+      new Promise((resolve) => {
+        const child = path.includes(kofi.id) ? kofi : ilse;
+        waiting.push(() => resolve(emptyState(child.id, 'middle')));
+      });
+    const { place } = await open(null, [{ provide: Api, useValue: { get } }]);
+    await place.click(/Kofi/, '[role=radio]');
+    const [ofIlse, ofKofi] = waiting as [() => void, () => void];
+    ofKofi();
+    await place.settle();
+    ofIlse();
+    await place.settle();
+    expect(place.all('.skills li').length).toBe(5);
+    TestBed.inject(Store).dispatch(
+      ChildrenActions.loaded({ children: [{ ...ilse }, { ...kofi }] }),
+    );
+    await place.settle();
+    expect(place.find('[role=radio][aria-checked=true]').textContent).toContain('Kofi');
+  });
 
   it('offers five skills of several strands, and is done with the second tap', async () => {
     const { place, put, closed } = await open();

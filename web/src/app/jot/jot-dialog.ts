@@ -18,7 +18,7 @@ import {
 import { MatSnackBar } from '@angular/material/snack-bar';
 import { type ChildState, emptyState, likelySkills } from '@gumo/core/evidence';
 import { skillOf } from '@gumo/core/skills';
-import { type Observation, OUTCOMES, type Outcome } from '@gumo/core/vocabulary';
+import { type Child, type Observation, OUTCOMES, type Outcome } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
 import { v7 as uuid } from 'uuid';
 import { Api } from '../common/api';
@@ -64,9 +64,14 @@ export class JotDialog {
   protected readonly children = computed(() =>
     this.present().filter((child) => !this.away().has(child.id) || child.id === this.data.childId),
   );
-  protected readonly childId = linkedSignal<string | null>(
-    () => this.data.childId ?? this.children()[0]?.id ?? null,
-  );
+  /** Who was chosen stays chosen while the list comes in again. */
+  protected readonly childId = linkedSignal<readonly Child[], string | null>({
+    source: this.children,
+    computation: (children, before) =>
+      children.some((one) => one.id === before?.value)
+        ? (before?.value ?? null)
+        : (this.data.childId ?? children[0]?.id ?? null),
+  });
   protected readonly child = computed(
     () => this.children().find((one) => one.id === this.childId()) ?? null,
   );
@@ -90,7 +95,10 @@ export class JotDialog {
       this.api
         .get(`/children/${child.id}/evidence`, Evidence)
         .catch(() => emptyState(child.id, child.policy))
-        .then((state) => this.evidence.set(state));
+        .then((state) => {
+          // Answers may come in another order than they were asked for.
+          if (state.childId === this.childId()) this.evidence.set(state);
+        });
     });
   }
 
