@@ -1,4 +1,4 @@
-import type { ClockTime } from '../vocabulary/index.js';
+import { type ClockTime, minutesOfDay } from '../vocabulary/index.js';
 import { type Offer, boardFor } from './board.js';
 import type { Card, PlanMoment, WeekProblem } from './problem.js';
 import { roomLeft } from './rules.js';
@@ -6,15 +6,10 @@ import { roomLeft } from './rules.js';
 /** Far more than any day holds: what is planned leaves room for a few minutes in between. */
 const NO_LIMIT = 999;
 
-const minutesOf = (time: string): number => {
-  const [hours = 0, minutes = 0] = time.split(':').map(Number);
-  return hours * 60 + minutes;
-};
-
 /** The moment that runs at a time; between two of them the next one, after the last the last. */
 export function momentAt(moments: readonly PlanMoment[], now: ClockTime): number {
-  const at = minutesOf(now);
-  const next = moments.findIndex((moment) => minutesOf(moment.time) + moment.minutes > at);
+  const at = minutesOfDay(now);
+  const next = moments.findIndex((moment) => minutesOfDay(moment.time) + moment.minutes > at);
   return next >= 0 ? next : moments.length - 1;
 }
 

@@ -16,6 +16,7 @@ import {
   STRANDS,
   addDays,
   ageOn,
+  minutesOfDay,
   weekdayNumber,
 } from '../vocabulary/index.js';
 import {
@@ -55,11 +56,6 @@ export interface PlannedWeek {
   /** What each child could be given now, best first, in the order of its `wanted`. */
   readonly wanted: readonly (readonly Wanted[])[];
 }
-
-const minutesOf = (time: string): number => {
-  const [hours = 0, minutes = 0] = time.split(':').map(Number);
-  return hours * 60 + minutes;
-};
 
 const ageInYears = (birthDate: Day, day: Day): number => {
   const { years, months } = ageOn(birthDate, day);
@@ -165,7 +161,9 @@ function daysOf(
       !sheet.closed.includes(day) &&
       day >= today;
     const isOver = (moment: PlanMoment): boolean =>
-      day === today && now !== null && minutesOf(moment.time) + moment.minutes <= minutesOf(now);
+      day === today &&
+      now !== null &&
+      minutesOfDay(moment.time) + moment.minutes <= minutesOfDay(now);
     const emptied = { woven: 0, 'set-out': 0, table: 0 };
     for (const one of sheet.empty) if (one.day === day) emptied[one.band]++;
     return {

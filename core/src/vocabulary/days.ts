@@ -1,4 +1,4 @@
-import type { Day } from './basics.js';
+import type { ClockTime, Day } from './basics.js';
 
 const MILLISECONDS_A_DAY = 86_400_000;
 
@@ -44,6 +44,12 @@ export function ageOn(birthDate: Day, day: Day): { years: number; months: number
   const [y, m, d] = day.split('-').map(Number) as [number, number, number];
   const months = Math.max(0, (y - by) * 12 + (m - bm) - (d < bd ? 1 : 0));
   return { years: Math.floor(months / 12), months: months % 12 };
+}
+
+/** Minutes since midnight of a time such as 08:30. */
+export function minutesOfDay(time: ClockTime): number {
+  const [hours = 0, minutes = 0] = time.split(':').map(Number);
+  return hours * 60 + minutes;
 }
 
 /** 1 = Monday to 7 = Sunday. */
