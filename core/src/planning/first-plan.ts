@@ -7,7 +7,7 @@ import { valueOf } from './value.js';
 const MOST_ROUNDS = 6;
 
 /** Adds the best offer again and again, until nothing brings anything. */
-function fill(board: Board): void {
+export function fill(board: Board): void {
   for (;;) {
     const best = board.offers().find((offer) => board.fits(offer));
     if (!best) return;
@@ -15,7 +15,8 @@ function fill(board: Board): void {
   }
 }
 
-const worthOf = (problem: WeekProblem, slots: readonly Slot[]): number =>
+/** What a week of slots is worth beside what is fixed; moments do not matter for it. */
+export const worthOf = (problem: WeekProblem, slots: readonly Slot[]): number =>
   valueOf(problem, [...problem.fixed, ...slots.map((slot) => ({ ...slot, moment: 0 }))]);
 
 /** Takes each card out in turn and fills up again; keeps what is better. True where something was. */

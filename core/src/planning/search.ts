@@ -1,8 +1,8 @@
 import { type Random, seeded } from '../numbers/index.js';
 import { type Board, type Slot, boardFor, placed } from './board.js';
+import { worthOf } from './first-plan.js';
 import type { Card, WeekProblem } from './problem.js';
 import { type Room, roomLeft } from './rules.js';
-import { valueOf } from './value.js';
 
 /** How far below the best a week may be and still be gone on from, as a part of its worth. */
 const SLACK = 0.004;
@@ -33,8 +33,7 @@ export function searchFrom(
   const random = seeded(seed);
   const board = boardFor(problem, room);
   for (const card of cards) board.add(card);
-  const worth = (): number =>
-    valueOf(problem, [...problem.fixed, ...board.slots.map((slot) => ({ ...slot, moment: 0 }))]);
+  const worth = (): number => worthOf(problem, board.slots);
   let best = worth();
   let current = best;
   let kept: readonly Slot[] = [...board.slots];

@@ -1,6 +1,7 @@
 import { type Slot, boardFor, placed } from './board.js';
 import { singleDays } from './classes.js';
 import type { Engine } from './engine.js';
+import { fill } from './first-plan.js';
 import type { Term } from './linear-model.js';
 import { momentsForDay } from './moments.js';
 import type { Card, WeekProblem } from './problem.js';
@@ -93,11 +94,7 @@ function crowdedDay(problem: WeekProblem, room: Room, slots: readonly Slot[]): N
 function tidied(problem: WeekProblem, room: Room, slots: readonly Slot[]): readonly Card[] {
   const board = boardFor(problem, room);
   for (const slot of slots) if (board.fits(slot)) board.add(slot);
-  for (;;) {
-    const best = board.offers().find((offer) => board.fits(offer));
-    if (!best) break;
-    board.add(best);
-  }
+  fill(board);
   let cards = placed(problem, room, board.slots) ?? [];
   for (const card of cards) {
     const slim = withoutIdle(problem, card, cards);

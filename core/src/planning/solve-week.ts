@@ -96,12 +96,9 @@ export function solveWeek(
     lower(value);
     return report('done');
   }
-  const isCoarse = classes.length < problem.days.filter((day) => day.open).length;
-  const coarse = weekModel(
-    problem,
-    room,
-    isCoarse && classes.length <= FEW_CLASSES ? classes : singleDays(problem),
-  );
+  const days = singleDays(problem);
+  const isCoarse = classes.length < days.length && classes.length <= FEW_CLASSES;
+  const coarse = weekModel(problem, room, isCoarse ? classes : days);
   if (left() > 0) {
     const whole = new Uint8Array(coarse.model.whole.length);
     const relaxed = engine.solve({ ...coarse.model, whole }, { seconds: left() * FOR_BOUND, gap });
@@ -138,7 +135,7 @@ export function solveWeek(
       report('better');
     }
   }
-  if (!isDone() && isCoarse && classes.length <= FEW_CLASSES) {
+  if (!isDone() && isCoarse) {
     const found = engine.solve(coarse.model, { seconds: left() * FOR_BOUND, gap: gap / 2 });
     lower(found.bound + coarse.constant);
     report('proof');

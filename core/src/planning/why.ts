@@ -3,7 +3,7 @@ import { capital, joinWords, numberWord } from '../numbers/index.js';
 import { skillOf } from '../skills/index.js';
 import { weekdayOf } from './broken.js';
 import { othersFor, shareWords } from './others.js';
-import { type Card, LIKED } from './problem.js';
+import type { Card } from './problem.js';
 import type { PlannedWeek } from './week-problem.js';
 
 /** Why a card stands where it stands, in sentences. */
@@ -45,9 +45,7 @@ export function whyCard(week: PlannedWeek, card: Card, others: readonly Card[]):
         ? `Next best here: ${next.title} with ${names(found.takers)}, which brings ${shareWords(found.share)}.`
         : 'Nothing else fits here now.',
     also: [
-      ...(liked.length > 0 && LIKED > 0
-        ? [`It can be clothed in what ${names(liked)} likes.`]
-        : []),
+      ...(liked.length > 0 ? [`It can be clothed in what ${names(liked)} likes.`] : []),
       ...(activity.preferred
         ? [
             `It can be given the way this household prefers (${facts.household.preferredWay.replace('-', ' ')}).`,
