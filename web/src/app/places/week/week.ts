@@ -38,6 +38,7 @@ import { householdFeature } from '../../state/household';
 import { WeekActions, weekFeature } from '../../state/week';
 import { Copied, MovedCard, type WeekDay } from '../../state/week-answers';
 import { CoverageRows } from './coverage-rows';
+import { keepSame, keyOf } from './keep-same';
 import { Planning } from './planning';
 import { PlanningBar } from './planning-bar';
 import { type CardMove, type CellView, type RowView, WeekBoard } from './week-board';
@@ -45,8 +46,6 @@ import type { CardView } from './week-card';
 import { WhyPanel } from './why-panel';
 
 const DAYS = 7;
-
-const keyOf = ({ day, band }: CellView): string => `${day.day}/${band}`;
 
 /** The week: planned in minutes, bent by hand at any time. */
 @Component({
@@ -112,6 +111,7 @@ export class Week {
     return answer.days.filter((day) => used.has(day.day) || (day.usual && !day.past));
   });
 
+  private readonly kept = keepSame();
   /** Cards of the week: while a plan is in the making, the best so far beside what stays. */
   private readonly views = computed((): readonly CardView[] => {
     const entries = this.answer()?.entries ?? [];
@@ -129,14 +129,12 @@ export class Week {
       const count = (counts.get(place) ?? 0) + 1;
       counts.set(place, count);
       const key = `${place}/${count}`;
-      return this.same({
+      return this.kept.card({
         key,
         ...this.viewOf(entry, isComing && !stays(entry), days.get(entry.day)),
       });
     });
   });
-  private readonly known = new Map<string, { readonly look: string; readonly view: CardView }>();
-
   private readonly wanted = computed((): readonly RowView[] => {
     const sheet = this.answer()?.sheet;
     const place = new Map(this.moments().map((moment, i) => [moment.id, `${moment.time}/${i}`]));
@@ -146,7 +144,7 @@ export class Week {
     return BANDS.map((band) => ({
       band,
       cells: this.days().map((day) =>
-        this.sameCell({
+        this.kept.cell({
           day,
           band,
           cards: shown
@@ -160,7 +158,6 @@ export class Week {
       ),
     }));
   });
-  private readonly cells = new Map<string, CellView>();
   /** Cells as they are on screen. While plans come in, one more becomes as it should be with
    * every frame, so that the page stays quick. */
   private readonly drawn = signal<ReadonlyMap<string, CellView>>(new Map());
@@ -172,20 +169,6 @@ export class Week {
       cells: row.cells.map((cell) => drawn.get(keyOf(cell)) ?? { ...cell, cards: [] }),
     }));
   });
-
-  /** The cell as it was, where nothing in it has changed. */
-  private sameCell(cell: CellView): CellView {
-    const key = keyOf(cell);
-    const known = this.cells.get(key);
-    const isSame =
-      known?.day === cell.day &&
-      known.empty === cell.empty &&
-      known.cards.length === cell.cards.length &&
-      known.cards.every((card, i) => card === cell.cards[i]);
-    if (known && isSame) return known;
-    this.cells.set(key, cell);
-    return cell;
-  }
 
   protected readonly open = computed(
     () => this.views().find((view) => view.entry.id === this.chosen()) ?? null,
@@ -236,22 +219,6 @@ export class Week {
       onCleanup(() => cancelAnimationFrame(frame));
     });
     inject(DestroyRef).onDestroy(() => this.store.dispatch(WeekActions.left()));
-  }
-
-  /** The view as it was, where nothing of it has changed, so that its card is left alone. */
-  private same(view: CardView): CardView {
-    const look = JSON.stringify([
-      view.entry,
-      view.coming,
-      view.loose,
-      view.activity?.title,
-      view.moment?.name,
-      view.children,
-    ]);
-    const known = this.known.get(view.key);
-    if (known?.look === look) return known.view;
-    this.known.set(view.key, { look, view });
-    return view;
   }
 
   private viewOf(
