@@ -11,6 +11,7 @@ import {
   othersFor,
   roomLeft,
   shareWords,
+  termsOn,
   valueOf,
   weekWords,
   whyCard,
@@ -294,8 +295,8 @@ function momentFor(week: PlannedWeek, others: readonly Card[], card: Card): numb
   const problem = { ...week.problem, fixed: others };
   const found = momentsForDay(problem, roomLeft(problem), card.day, [card.activity]);
   if (found) return found[0] ?? null;
-  const open = week.problem.activities[card.activity]?.moments ?? [];
-  return open[0] ?? null;
+  // All are full: rather one too full than one in which a caution stands against it.
+  return termsOn(week.problem, card.activity, card.day).moments[0] ?? null;
 }
 
 function boardOf({ planner, store }: Context, week: PlannedWeek) {
