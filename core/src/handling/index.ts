@@ -9,6 +9,7 @@ import { GROUPS, PARTNERS } from './groups.js';
 import type { Handling } from './handling.js';
 import { HIDING } from './hiding.js';
 import { HUNDRED } from './hundred.js';
+import { RING_OF_ONES } from './ring-of-ones.js';
 import { PLATES } from './plates.js';
 import { RAIL } from './rail.js';
 import { SHARE } from './share.js';
@@ -42,6 +43,7 @@ export const HANDLINGS: readonly AnyHandling[] = [
   TRACK,
   LINE,
   HUNDRED,
+  RING_OF_ONES,
   TENS,
   GROUPS,
   PARTNERS,

@@ -1,7 +1,7 @@
 import type { Prompt } from '../activities/index.js';
 import type { CaptureKind, CaptureRecord, Outcome, RecordOf } from '../vocabulary/index.js';
 import { expectedRecord } from './expected.js';
-import { firstWrongPlace } from './patterns.js';
+import { firstWrongPlace } from '../measuring/index.js';
 
 /** What a record of each kind holds while no answer is noted; its fields are the answer. */
 const UNANSWERED: { readonly [K in CaptureKind]: Partial<RecordOf<K>> } = {

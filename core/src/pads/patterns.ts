@@ -1,4 +1,5 @@
 import type { Prompt } from '../activities/index.js';
+import { repeatUnit } from '../measuring/index.js';
 import { hashText, seeded } from '../numbers/index.js';
 import type { RecordOf } from '../vocabulary/index.js';
 
@@ -21,9 +22,6 @@ function rowOf(n: number, seed: string): string[] {
   return new Set(row).size > 1 || n < 2 ? row : [...row.slice(1), row[0] === 'A' ? 'B' : 'A'];
 }
 
-const repeated = (unit: readonly string[], length: number): string[] =>
-  Array.from({ length }, (_, i) => unit[i % unit.length] ?? 'A');
-
 /** The pattern that a prompt is about: its unit, how many places are in view, what answers it. */
 export function patternFor({ skillId, itemId, form, parts, key }: Prompt): RecordOf<'pattern'> {
   const record = (unit: string[], shown: number, answer: string[]): RecordOf<'pattern'> => ({
@@ -37,7 +35,7 @@ export function patternFor({ skillId, itemId, form, parts, key }: Prompt): Recor
     case 'pattern-next': {
       const unit = letters(form ?? 'AB');
       const shown = UNITS_SHOWN * unit.length;
-      return record(unit, shown, repeated(unit, shown + (parts[0] ?? 1)).slice(shown));
+      return record(unit, shown, repeatUnit(unit, shown + (parts[0] ?? 1)).slice(shown));
     }
     case 'pattern-unit': {
       const unit = itemId === 'own' ? [] : letters(itemId);
@@ -59,7 +57,7 @@ export function patternFor({ skillId, itemId, form, parts, key }: Prompt): Recor
 
 /** The row in view for a pattern: whole units, with the mistake where one is to be found. */
 export function shownRow(record: RecordOf<'pattern'>, skillId: string): string[] {
-  const row = repeated(record.unit, record.shown);
+  const row = repeatUnit(record.unit, record.shown);
   if (skillId !== 'pattern-fix') return row;
   const mistake = mistakeAt(record);
   return row.map((one, i) => (i + 1 === mistake ? 'C' : one));
@@ -69,15 +67,6 @@ export function shownRow(record: RecordOf<'pattern'>, skillId: string): string[]
 export function mistakeAt({ answer }: RecordOf<'pattern'>): number | null {
   const place = Number(answer[0]);
   return Number.isInteger(place) ? place : null;
-}
-
-/** The first place, counted from one, where an answer differs from what was right; null for none. */
-export function firstWrongPlace(
-  answer: readonly string[],
-  right: readonly string[],
-): number | null {
-  const at = right.findIndex((one, i) => answer[i] !== one);
-  return at < 0 ? null : at + 1;
 }
 
 /** Three rows that are nearly the right one: two neighbors swapped, one changed, turned round. */
