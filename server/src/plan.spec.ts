@@ -29,7 +29,7 @@ describe('the plan over HTTP', () => {
     id: randomUUID(),
     day: TODAY,
     momentId,
-    activityId: 'handfuls',
+    activityId: 'stairs',
     takers: [{ childId: child.id, top: 5 }],
     minutes: 5,
     with: '',

@@ -27,36 +27,51 @@ export function brokenBy(problem: WeekProblem, card: Card, others: readonly Card
 }
 
 function cautions(problem: WeekProblem, card: Card): Broken[] {
+  const { activities, children, days } = problem;
+  const activity = activities[card.activity];
+  const day = days[card.day];
+  if (!activity || !day) return [];
+  const found: string[] = [];
+  const on = weekdayOf(day.day);
+  if (!day.open) found.push(`${on} is closed or over.`);
+  const gone = card.takers.filter((c) => !day.here.includes(c));
+  if (gone.length > 0 && day.open) {
+    found.push(`${namesOf(children, gone)} ${gone.length > 1 ? 'are' : 'is'} away on ${on}.`);
+  }
+  if (card.takers.length === 0) found.push(`Nobody is left for ${activity.title} on ${on}.`);
+  return [...found, ...dangersOf(problem, card)].map((sentence) => ({
+    level: 'caution',
+    sentence,
+  }));
+}
+
+const namesOf = (children: WeekProblem['children'], some: readonly number[]): string =>
+  joinWords(some.map((c) => children[c]?.name ?? 'a child'));
+
+/** What could hurt a child in a card: small parts and food. No hand may pass over these. */
+export function dangersOf(problem: WeekProblem, card: Card): string[] {
   const { activities, children, days, moments } = problem;
   const activity = activities[card.activity];
   const day = days[card.day];
   if (!activity || !day) return [];
-  const found: Broken[] = [];
-  const caution = (sentence: string): void => void found.push({ level: 'caution', sentence });
-  const on = weekdayOf(day.day);
-  const names = (some: readonly number[]): string =>
-    joinWords(some.map((c) => children[c]?.name ?? 'a child'));
-  if (!day.open) caution(`${on} is closed or over.`);
-  const gone = card.takers.filter((c) => !day.here.includes(c));
-  if (gone.length > 0 && day.open) {
-    caution(`${names(gone)} ${gone.length > 1 ? 'are' : 'is'} away on ${on}.`);
-  }
-  if (card.takers.length === 0) caution(`Nobody is left for ${activity.title} on ${on}.`);
-  const { smallParts } = termsOn(problem, card.activity, card.day);
+  const found: string[] = [];
+  const careful = day.here.filter((c) => children[c]?.careful);
+  const smallParts = activity.needsSmall && careful.length > 0;
   const mouths = card.takers.filter((c) => children[c]?.careful);
   if (smallParts && mouths.length > 0) {
-    caution(
-      `${activity.title} needs small parts, and the cupboard has nothing larger for it: not with ${names(mouths)}.`,
+    found.push(
+      `${activity.title} needs small parts, and the cupboard has nothing larger for it: not with ${namesOf(children, mouths)}.`,
     );
   } else if (smallParts && moments[card.moment]?.shared) {
-    const near = day.here.filter((c) => children[c]?.careful);
-    caution(
-      `${activity.title} needs small parts, and ${names(near)} ${near.length > 1 ? 'are' : 'is'} in the room at ${moments[card.moment]?.name ?? 'that moment'}.`,
+    found.push(
+      `${activity.title} needs small parts, and ${namesOf(children, careful)} ${careful.length > 1 ? 'are' : 'is'} in the room at ${moments[card.moment]?.name ?? 'that moment'}.`,
     );
   }
   const allergic = card.takers.filter((c) => activity.barred[c] === 'allergy');
   if (allergic.length > 0) {
-    caution(`${activity.title} has to do with food, and ${names(allergic)} has an allergy.`);
+    found.push(
+      `${activity.title} has to do with food, and ${namesOf(children, allergic)} has an allergy.`,
+    );
   }
   return found;
 }

@@ -78,6 +78,8 @@ export interface PlanActivity {
   readonly moments: readonly number[];
   /** Most children at once with what no small part is among; 0 where it cannot be done so. */
   readonly mostSafe: number;
+  /** The cupboard has it, but not large enough for even one child in the lowest range. */
+  readonly needsSmall: boolean;
   /** Most children at once with everything in the cupboard. */
   readonly mostAny: number;
   /** What it uses up: base + each a child. */

@@ -1,11 +1,10 @@
+import { annealFrom } from './anneal.js';
 import { dayClasses, singleDays } from './classes.js';
 import type { Engine } from './engine.js';
 import { firstPlan } from './first-plan.js';
-import { seeded } from '../numbers/index.js';
-import { type PartKind, SHARE, partFor } from './parts.js';
+import { partsOf } from './parts.js';
 import type { Card, WeekProblem } from './problem.js';
 import { roomLeft } from './rules.js';
-import { searchFrom } from './search.js';
 import { solveDays } from './solve-days.js';
 import { valueOf } from './value.js';
 import { weekModel } from './week-model.js';
@@ -36,18 +35,20 @@ export interface SolveOptions {
 export const GOOD_ENOUGH = 1e-3;
 /** Kept back at the end, in seconds. */
 const RESERVE = 0.1;
-/** Part of the time for planning parts anew; and for the bound, once they bring no more. */
-const FOR_PARTS = 0.7;
+/** Small steps for each child and day; how hot each pass begins, and what part of the time it takes. */
+const STEPS = 6000;
+const HOT = [0.35, 0.25, 0.18, 0.12] as const;
+const FOR_PASS = 0.08;
+const LEAST_PASS_S = 0.3;
+/** Part of the time for better plans; it ends after so many rounds that brought nothing. */
+const FOR_WORK = 0.7;
+const MOST_BARREN = 3;
+/** Part of the time for a bound. */
 const FOR_BOUND = 0.5;
-/** So many parts chosen by chance in a row that bring nothing end it. */
-const IDLE_PARTS = 80;
-const PART_SECONDS = 0.6;
-const PART_KINDS: readonly PartKind[] = ['days', 'cards', 'band', 'cards', 'cards', 'cards'];
-/** A part that takes longer than the one is made smaller, shorter than the other larger. */
-const LONG_S = 0.4;
-const SHORT_S = 0.12;
-const PART_GAP = 1e-4;
-const SEARCH_ROUNDS = 300;
+/** So many parts in a row that bring nothing end a round. */
+const IDLE_PARTS = 40;
+/** A week with no more choices than this is solved whole before anything else. */
+const FEW_CHOICES = 200;
 /** With more kinds of day than this the week without days says no more than its relaxation. */
 const FEW_CLASSES = 3;
 
@@ -58,8 +59,8 @@ export function gapOf(value: number, bound: number | null): number | null {
 }
 
 /**
- * Plans a week: a first plan at once; a bound on what any plan can be worth; better plans by search
- * and by solving parts of the week while the rest stands; and what time is left for the whole week
+ * Plans a week: a first plan at once; a bound on what any plan can be worth; better plans by many
+ * small steps and by solving parts of the week while the rest stands; and what time is left for the whole week
  * with its days. What it returns is never worse than the first plan, and holds every rule.
  */
 export function solveWeek(
@@ -105,45 +106,10 @@ export function solveWeek(
     lower(relaxed.bound + coarse.constant);
     report('better');
   }
-  if (!isDone()) {
-    const until = end - (1 - FOR_PARTS) * left();
-    const goOn = (): boolean => now() < until;
-    take(searchFrom(problem, cards, { rounds: SEARCH_ROUNDS, goOn }, room));
-    report('better');
-    const random = seeded(cards.length);
-    let share: number = SHARE.first;
-    const slow = new Set<PartKind>();
-    for (let turn = 0, idle = 0; idle < IDLE_PARTS && goOn() && !isDone(); turn++) {
-      const wanted = PART_KINDS[turn % PART_KINDS.length] ?? 'cards';
-      const kind = slow.has(wanted) ? 'cards' : wanted;
-      const part = partFor(problem, cards, kind, share, random);
-      const begun = now();
-      const found = solveDays(part.problem, roomLeft(part.problem), engine, {
-        gap: PART_GAP,
-        seconds: PART_SECONDS,
-        left: () => until - now(),
-        start: part.free,
-      });
-      // Parts grow and shrink until one takes as long as it should.
-      const took = now() - begun;
-      if (kind !== 'cards' && took > LONG_S) slow.add(kind);
-      if (kind === 'cards' && took > LONG_S) share = Math.max(SHARE.least, share * 0.9);
-      if (kind === 'cards' && took < SHORT_S) share = Math.min(SHARE.most, share * 1.04);
-      idle++;
-      if (!found.cards || !take([...part.kept, ...found.cards])) continue;
-      idle = 0;
-      report('better');
-    }
-  }
-  if (!isDone() && isCoarse) {
-    const found = engine.solve(coarse.model, { seconds: left() * FOR_BOUND, gap: gap / 2 });
-    lower(found.bound + coarse.constant);
-    report('proof');
-  }
-  if (!isDone()) {
+  const prove = (within: number): void => {
     const found = solveDays(problem, room, engine, {
       gap,
-      seconds: left(),
+      seconds: within,
       left,
       start: cards,
       tell: (to) => {
@@ -153,6 +119,35 @@ export function solveWeek(
     });
     if (found.cards) take(found.cards);
     lower(found.bound);
+  };
+  const whole = coarse.model.whole.reduce((sum, one) => sum + one, 0);
+  const choices = (whole * days.length) / coarse.classes.length;
+  if (!isDone() && choices <= FEW_CHOICES) prove(left() * FOR_BOUND);
+  const until = end - (1 - FOR_WORK) * left();
+  const goOn = (): boolean => now() < until && !isDone();
+  const longest = Math.max(LEAST_PASS_S, left() * FOR_PASS);
+  const parts = partsOf(problem, engine, { now, until });
+  for (let round = 0, barren = 0; barren < MOST_BARREN && goOn(); round++) {
+    const before = value;
+    const begun = now();
+    const spent = (): number => Math.max((now() - begun) / longest, goOn() ? 0 : 1);
+    const steps = STEPS * problem.children.length * problem.days.length;
+    const hot = HOT[round % HOT.length] ?? 0;
+    if (take(annealFrom(problem, cards, { steps, spent, hot, seed: round }, room)))
+      report('better');
+    for (let idle = 0; idle < IDLE_PARTS && goOn(); idle++) {
+      const found = parts.next(cards);
+      if (!found || !take(found)) continue;
+      idle = 0;
+      report('better');
+    }
+    barren = value > before ? 0 : barren + 1;
   }
+  if (!isDone() && isCoarse) {
+    const found = engine.solve(coarse.model, { seconds: left() * FOR_BOUND, gap: gap / 2 });
+    lower(found.bound + coarse.constant);
+    report('proof');
+  }
+  if (!isDone()) prove(left());
   return report('done');
 }

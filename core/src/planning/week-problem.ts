@@ -1,4 +1,4 @@
-import { skillsInRange, topFor } from '../activities/index.js';
+import { skillsInRange, topFor, topsOf } from '../activities/index.js';
 import { type Wanted, frontierOf } from '../evidence/index.js';
 import { skillOf } from '../skills/index.js';
 import {
@@ -6,6 +6,7 @@ import {
   clothedIn,
   groupLimit,
   mustNotMeetSmallParts,
+  onlySmall,
   stockFor,
   useOf,
 } from '../things/index.js';
@@ -36,6 +37,8 @@ import {
 } from './problem.js';
 import type { ChildFacts, WeekFacts } from './week-facts.js';
 
+/** The range of an activity that asks for no numbers. */
+const LOWEST_TOP = 3;
 /** Days of a week, and days within which an activity counts as used lately. */
 const DAYS = 7;
 const LATELY_DAYS = 14;
@@ -215,6 +218,7 @@ function activityFor(facts: WeekFacts, activity: Activity, around: Around): Plan
     things,
     care(true),
   );
+  const lowest = Math.min(LOWEST_TOP, ...topsOf(activity, activity.capture));
   const shortest = activity.minutes[0];
   const longest = Math.max(0, ...children.map(({ pace }, c) => (gains[c] ? pace.minutes : 0)));
   const minutes = isTable ? cardMinutes(activity, longest) : shortest;
@@ -234,6 +238,7 @@ function activityFor(facts: WeekFacts, activity: Activity, around: Around): Plan
       moment.bands.includes(activity.band) && moment.minutes >= minutes ? [m] : [],
     ),
     mostSafe,
+    needsSmall: mostSafe === 0 && onlySmall(activity, lowest, things, care(true)),
     mostAny,
     uses: activity.needs
       .filter((need) => need.consumable)

@@ -43,6 +43,23 @@ export function groupLimit(
   return group;
 }
 
+/**
+ * True where the cupboard lists what an activity needs, and what is large of it is not even enough for
+ * one child: small parts would be on the table. What is not listed is not known to be small.
+ * @param top the child's range
+ */
+export function onlySmall(
+  { needs }: Pick<Activity, 'needs'>,
+  top: number,
+  cupboard: readonly Thing[],
+  care: Care,
+): boolean {
+  return needs.some((need) => {
+    const isListed = cupboard.some((thing) => usable(thing, need) > 0);
+    return isListed && evaluate(need.must, { tops: [top] }) > stockFor(need, cupboard, care);
+  });
+}
+
 /** What an activity uses up of one thing: never less than base + each · children. */
 export function useOf(
   need: Need,

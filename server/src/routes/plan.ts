@@ -1,11 +1,17 @@
 import { PlanEntry, PlanEntryDraft, Version } from '@gumo/core/vocabulary';
 import { Router } from 'express';
 import * as v from 'valibot';
+import { refuseDanger } from '../planning/cautions.js';
 import { checked, notFound, outdated, wrongField } from '../problems.js';
 import { type Context, param } from './context.js';
 import { activityIn } from './cupboard.js';
 
 const VersionQuery = v.object({ version: v.pipe(v.string(), v.transform(Number), Version) });
+
+/** True where a change touches what may endanger: activity, day, moment, children, or that it is planned. */
+const isElsewhere = (before: PlanEntry, after: PlanEntry): boolean =>
+  (['activityId', 'day', 'momentId', 'state'] as const).some((key) => before[key] !== after[key]) ||
+  after.takers.some(({ childId }) => !before.takers.some((one) => one.childId === childId));
 
 /** Entries of the plan: one activity in one moment of one day. */
 export function planRoutes(context: Context): Router {
@@ -31,7 +37,9 @@ export function planRoutes(context: Context): Router {
   router.post('/', (request, response) => {
     const draft = checked(PlanEntryDraft, request.body);
     checkKnown(draft);
-    const entry = store.plan.add({ ...draft, state: 'planned', version: 1 });
+    const fresh: PlanEntry = { ...draft, state: 'planned', version: 1 };
+    refuseDanger(context, fresh);
+    const entry = store.plan.add(fresh);
     response.status(201).json(entry);
     tell(entry.day);
   });
@@ -41,8 +49,10 @@ export function planRoutes(context: Context): Router {
     if (entry.id !== param(request, 'id')) {
       throw wrongField('id', 'is not the one in the address');
     }
-    if (!store.plan.find(entry.id)) throw notFound('plan entry');
+    const before = store.plan.find(entry.id);
+    if (!before) throw notFound('plan entry');
     checkKnown(entry);
+    if (isElsewhere(before, entry)) refuseDanger(context, entry);
     response.json(store.plan.replace(entry));
     tell(entry.day);
   });

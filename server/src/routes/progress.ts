@@ -3,6 +3,7 @@ import {
   bonds,
   comparing,
   glancing,
+  measuringOf,
   numerals,
   saying,
   slipsOverTime,
@@ -81,6 +82,9 @@ export function progressRoutes(context: Context): Router {
         return;
       case 'comparing':
         response.json(comparing(state));
+        return;
+      case 'measuring':
+        response.json(measuringOf(seen('measure')));
         return;
       case 'slips':
         response.json(slipsOverTime(seen(null), today));

@@ -7,10 +7,12 @@ import {
   momentAt,
   rightNow,
   shortReason,
+  termsOn,
 } from '@gumo/core/planning';
 import { ClockTime, Day, type PlanEntry, addDays, mondayOf } from '@gumo/core/vocabulary';
 import { Router } from 'express';
 import * as v from 'valibot';
+import { refuseDanger } from '../planning/cautions.js';
 import { keepPlan } from '../planning/keep.js';
 import { refuse } from '../planning/week-plans.js';
 import { checked, notFound } from '../problems.js';
@@ -95,11 +97,13 @@ export function todayRoutes(context: Context): Router {
     if (!entry) throw notFound('plan entry');
     const week = weekOf(context, mondayOf(day), checked(Again, request.body).now ?? null);
     const card = cardOf(week, { ...entry, day });
-    const moments = week.problem.activities[card?.activity ?? -1]?.moments ?? [];
-    const open = week.problem.days.find((one) => one.day === day)?.moments ?? [];
-    const moment = moments.find((m) => open.includes(m)) ?? moments[0];
+    const [fit] = card ? termsOn(week.problem, card.activity, card.day).moments : [];
+    const [any] = week.problem.activities[card?.activity ?? -1]?.moments ?? [];
+    const moment = fit ?? any;
     const momentId = week.problem.moments[moment ?? -1]?.id ?? entry.momentId;
-    response.json(store.plan.replace({ ...entry, day, momentId, state: 'planned', pinned: true }));
+    const next: PlanEntry = { ...entry, day, momentId, state: 'planned', pinned: true };
+    refuseDanger(context, next);
+    response.json(store.plan.replace(next));
     context.changes.tell({ what: 'plan', childIds: [], day: null });
   });
 

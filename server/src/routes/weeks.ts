@@ -91,9 +91,10 @@ export function weeksRoutes(context: Context, plans: WeekPlans): Router {
     if (copied.length === 0) throw new Problem(422, 'Last week has no cards to copy.');
     const left: string[] = [];
     let count = 0;
+    const week = weekOf(context, from);
+    const standing = cardsOf(week);
     store.atomically(() => {
       for (const entry of copied) {
-        const week = weekOf(context, from);
         const fresh: PlanEntry = {
           ...entry,
           id: randomUUID(),
@@ -105,14 +106,14 @@ export function weeksRoutes(context: Context, plans: WeekPlans): Router {
         const away = store.days.find(fresh.day).away;
         const takers = fresh.takers.filter((taker) => !away.includes(taker.childId));
         const card = takers.length > 0 ? cardOf(week, { ...fresh, takers }) : null;
-        const others = cardsOf(week);
-        const broken = card ? brokenBy(week.problem, card, others) : [];
+        const broken = card ? brokenBy(week.problem, card, standing) : [];
         if (!card || broken.length > 0) {
           const why = broken[0]?.sentence ?? 'Nobody who would take part is here, or it is gone.';
           if (!left.includes(why)) left.push(why);
           continue;
         }
         store.plan.add({ ...entryOf(week, card, fresh.id), with: fresh.with });
+        standing.push(card);
         count++;
       }
     });

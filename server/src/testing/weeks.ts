@@ -107,6 +107,7 @@ export function inventedWeek({
         moment.bands.includes(band) && moment.minutes >= minutes ? [m] : [],
       ),
       mostSafe: hasLarge ? most : 0,
+      needsSmall: !hasLarge,
       mostAny: most,
       uses: random() < 0.1 ? [{ item: whole(0, 1), base: whole(0, 1), each: whole(1, 3) }] : [],
       gains: children.map((child) => {

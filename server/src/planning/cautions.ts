@@ -1,0 +1,24 @@
+import { cardOf, dangersOf } from '@gumo/core/planning';
+import { type PlanEntry, mondayOf } from '@gumo/core/vocabulary';
+import { Problem } from '../problems.js';
+import type { Context } from '../routes/context.js';
+import { weekOf } from '../week.js';
+
+/**
+ * A card set by hand may pass over a limit, but not over what could hurt a child. What was begun or
+ * is over is a record, and is taken as it was.
+ * @throws Problem 422 at the field `takers`, with one sentence for each danger
+ */
+export function refuseDanger(context: Context, entry: PlanEntry): void {
+  if (entry.state !== 'planned' || !context.store.household.all()[0]) return;
+  const week = weekOf(context, mondayOf(entry.day));
+  const card = cardOf(week, entry);
+  const dangers = card ? dangersOf(week.problem, card) : [];
+  const [first] = dangers;
+  if (first === undefined) return;
+  throw new Problem(
+    422,
+    first,
+    dangers.map((message) => ({ field: 'takers', message })),
+  );
+}

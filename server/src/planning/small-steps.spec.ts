@@ -1,0 +1,64 @@
+import { annealFrom, firstPlan, roomLeft, tallyFor, valueOf } from '@gumo/core/planning';
+import { worthOf } from '../testing/brute-force.js';
+import { brokenRules } from '../testing/week-checker.js';
+import { inventedWeek } from '../testing/weeks.js';
+
+const ATTENDANCE = ['all', 'simple', 'irregular'] as const;
+
+describe('small steps to a better week', () => {
+  // Own arithmetic: the worth kept up to date step by step beside the worth reckoned from all cards.
+  it('keep count of what the week is worth as cards and children come and go', () => {
+    for (let seed = 1; seed <= 30; seed++) {
+      const week = inventedWeek({ seed, children: 5, attendance: ATTENDANCE[seed % 3]! });
+      const plan = firstPlan(week);
+      const problem = { ...week, fixed: plan.slice(0, seed % 4) };
+      const tally = tallyFor(problem, roomLeft(problem));
+      const start = tally.worth();
+      const cards = plan.slice(seed % 4);
+      const isOut = (i: number): boolean => i % 3 === 1;
+      for (const by of [1, -1] as const) {
+        cards.forEach(({ activity, day, takers }, i) => {
+          if (by === -1 && !isOut(i)) return;
+          tally.card(activity, day, by);
+          for (const c of takers) tally.taker(activity, day, c, by);
+        });
+        const standing = by === 1 ? cards : cards.filter((_, i) => !isOut(i));
+        const { fixed } = problem;
+        const gained = worthOf(problem, [...fixed, ...standing]) - worthOf(problem, fixed);
+        expect(tally.worth() - start)
+          .withContext(`seed ${seed}`)
+          .toBeCloseTo(gained, 8);
+      }
+      const { activity, day, takers } = cards[1]!;
+      const before = tally.worth();
+      const gain = tally.gain(activity, day, takers[0]!);
+      expect(tally.worth()).toBe(before);
+      tally.taker(activity, day, takers[0]!, 1);
+      expect(tally.worth() - before).toBeCloseTo(gain, 10);
+    }
+  });
+
+  it('break no rule, never lose, and mostly gain', () => {
+    let better = 0;
+    for (let seed = 1; seed <= 60; seed++) {
+      const week = inventedWeek({
+        seed,
+        children: 1 + (seed % 12),
+        activities: 20 + seed,
+        attendance: ATTENDANCE[seed % 3]!,
+        tablesADay: seed % 4,
+      });
+      const fixed = firstPlan(week).filter((_, i) => i % 7 === seed % 7);
+      const problem = { ...week, fixed };
+      const first = firstPlan(problem);
+      const found = annealFrom(problem, first, { steps: 4000, seed });
+      expect(brokenRules(problem, [...fixed, ...found]))
+        .withContext(`seed ${seed}`)
+        .toEqual([]);
+      const worth = (cards: typeof found): number => valueOf(problem, [...fixed, ...cards]);
+      expect(worth(found)).toBeGreaterThanOrEqual(worth(first) - 1e-9);
+      if (worth(found) > worth(first) + 1e-6) better++;
+    }
+    expect(better).toBeGreaterThan(45);
+  });
+});
