@@ -25,6 +25,7 @@ import { weekPlansIn } from './planning/week-plans.js';
 import { planRoutes } from './routes/plan.js';
 import { plansRoutes } from './routes/plans.js';
 import { progressRoutes } from './routes/progress.js';
+import { sheetsRoutes } from './routes/sheets.js';
 import { sittingsRoutes } from './routes/sittings.js';
 import { todayRoutes } from './routes/today.js';
 import { weeksRoutes } from './routes/weeks.js';
@@ -88,6 +89,7 @@ function apiRoutes(context: Context, requestsAMinute: number): express.Router {
   api.use('/sittings', sittingsRoutes(context));
   api.use('/days', daysRoutes(context), todayRoutes(context));
   api.use('/notes', notesRoutes(context));
+  api.use('/sheets', sheetsRoutes(context));
   api.use('/plan', planRoutes(context));
   api.use('/weeks', weeksRoutes(context, plans), exportRoutes(context));
   api.use(() => {
