@@ -94,3 +94,12 @@ export async function seriousFaults(page: Page): Promise<string[]> {
 }
 
 export { expect };
+
+/** At the tray: waits until the next question stands, for until then no answer is taken. */
+export async function asked(page: Page): Promise<void> {
+  await expect(page.locator('.sentence')).toBeVisible();
+  await expect(page.getByRole('region', { name: 'At the tray' })).not.toHaveAttribute(
+    'aria-busy',
+    'true',
+  );
+}

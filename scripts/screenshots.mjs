@@ -1,4 +1,4 @@
-/** npm run screenshots: the main views from the demo with a fixed clock, into docs/screenshots/. */
+/** npm run screenshots [-- names]: the main views from the demo with a fixed clock, into docs/screenshots/. */
 import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -10,14 +10,17 @@ const DESK = { width: 1280, height: 800 };
 const PHONE = { width: 390, height: 844 };
 
 const begin = (page) => page.getByRole('button', { name: 'Begin A lot and a few' }).click();
+/** One try, once the next question stands. */
+async function note(page, key) {
+  await page.locator('.sentence').waitFor();
+  await page.locator('.tray:not([aria-busy="true"])').waitFor();
+  await page.keyboard.press(key);
+}
 async function sit(page) {
   await begin(page);
   await page.locator('.sentence').waitFor();
   await page.getByRole('tab', { name: /Mirela/ }).click();
-  for (const key of ['o', 'o', 'h', 'o']) {
-    await page.locator('.sentence').waitFor();
-    await page.keyboard.press(key);
-  }
+  for (const key of ['o', 'o', 'h', 'o']) await note(page, key);
 }
 /** Two sittings, a jot in words, one left open: the evening of a day. */
 async function dayEnd(page) {
@@ -25,10 +28,7 @@ async function dayEnd(page) {
   await page.getByRole('button', { name: 'End here' }).click();
   await page.getByRole('button', { name: 'Calm' }).click();
   await page.getByRole('button', { name: 'Begin Land in a cup' }).click();
-  for (const key of ['o', 'h', 'o']) {
-    await page.locator('.sentence').waitFor();
-    await page.keyboard.press(key);
-  }
+  for (const key of ['o', 'h', 'o']) await note(page, key);
   await page.getByText('So far').waitFor();
   await page.locator('gumo-so-far li button').nth(2).waitFor();
   await page.goto(new URL('/today', page.url()).href);
@@ -78,25 +78,56 @@ async function whyCard(page) {
   await page.locator('gumo-why-panel .children li').first().waitFor();
 }
 
+async function openTool(page, tool) {
+  await openPlace(page, 'Measure', 'gumo-weigh');
+  await page.getByRole('link', { name: tool, exact: true }).click();
+  for (const name of ['Kofi', 'Mirela']) {
+    await page.locator('gumo-takers').getByRole('button', { name }).click();
+  }
+}
+
+/** Six things, two children who predict, four weighings. */
+async function weigh(page) {
+  await openTool(page, 'Lighter or heavier');
+  const things = ['pillow', 'stone', 'cup', 'spoon', 'felt balls', 'shoe'];
+  for (const name of things) {
+    await page.getByRole('combobox', { name: 'Thing' }).fill(name);
+    await page.keyboard.press('Enter');
+  }
+  await page.getByRole('button', { name: 'Take it' }).click();
+  const say = (child, thing, side) =>
+    page
+      .getByRole('group', { name: `${child} on ${thing}` })
+      .getByRole('button', { name: side, exact: true })
+      .click();
+  for (const thing of things.slice(0, 5)) {
+    await say('Kofi', thing, thing === 'stone' || thing === 'pillow' ? 'heavier' : 'lighter');
+    await say('Mirela', thing, thing === 'pillow' || thing === 'spoon' ? 'lighter' : 'heavier');
+  }
+  await page.getByRole('button', { name: 'On', exact: true }).click();
+  for (const thing of things.slice(0, 4)) {
+    const row = page.getByRole('row', { name: new RegExp(`^${thing}`) });
+    await row.getByRole('button', { name: /Put on/ }).click();
+    await page.clock.runFor(1500);
+    await page.getByRole('button', { name: 'Write it down' }).click();
+  }
+}
+
+async function mirrors(page) {
+  await openTool(page, 'Mirrors');
+  await page.getByRole('slider', { name: 'Opening' }).fill('60');
+}
+
 /** [file, size, theme, what to do first] */
 const VIEWS = [
   ['today', DESK, 'light', async (page) => void (await page.getByRole('checkbox').nth(1).click())],
   ['today-evening', DESK, 'dark', async () => {}],
   ['run', DESK, 'light', sit],
   ['run-phone', PHONE, 'light', sit],
-  [
-    'run-reach',
-    DESK,
-    'light',
-    async (page) => {
-      await page.getByRole('button', { name: 'Begin Counting together' }).click();
-      await page.getByRole('tab', { name: /Kofi/ }).click();
-      await page.locator('.sentence').waitFor();
-    },
-  ],
   ['child', DESK, 'light', (page) => openChild(page, 'Kofi', 'bond-5')],
-  ['child-strings', DESK, 'dark', (page) => openTab(page, 'Mirela', 'Strings')],
   ['child-numerals', DESK, 'light', (page) => openTab(page, 'Mirela', 'Numerals')],
+  ['measure-weigh', DESK, 'light', weigh],
+  ['measure-mirrors', DESK, 'light', mirrors],
   ['week-why', DESK, 'light', whyCard],
   ['week', DESK, 'light', planWeek],
   [
@@ -162,23 +193,28 @@ await main(async () => {
   const folder = join(ROOT, 'docs/screenshots');
   mkdirSync(folder, { recursive: true });
   const browser = await chromium.launch({ executablePath: findChromium(), args: CHROMIUM_FLAGS });
+  const only = process.argv.slice(2);
   for (const [name, viewport, colorScheme, act] of VIEWS) {
+    if (only.length > 0 && !only.includes(name)) continue;
     const data = mkdtempSync(join(tmpdir(), 'gumo-pictures-'));
     const env = { GUMO_DATA: join(data, 'gumo.db'), PORT: '0', GUMO_TODAY: DAY };
     const { child, url } = await startServer(env);
-    const page = await browser.newPage({ viewport, colorScheme });
-    await page.clock.install({ time: `${DAY}T09:20:00` });
-    await page.goto(url);
-    await page.getByText('Lay ready').waitFor();
-    await act(page);
-    await page.evaluate(() => document.fonts.ready);
-    await page.clock.runFor(400);
-    await page.mouse.move(0, 0);
-    await page.screenshot({ path: join(folder, `${name}.png`) });
-    await page.close();
-    child.removeAllListeners('exit');
-    child.kill('SIGTERM');
-    rmSync(data, { recursive: true, force: true });
+    try {
+      const page = await browser.newPage({ viewport, colorScheme });
+      await page.clock.install({ time: `${DAY}T09:20:00` });
+      await page.goto(url);
+      await page.getByText('Lay ready').waitFor();
+      await act(page);
+      await page.evaluate(() => document.fonts.ready);
+      await page.clock.runFor(400);
+      await page.mouse.move(0, 0);
+      await page.screenshot({ path: join(folder, `${name}.png`) });
+      await page.close();
+    } finally {
+      child.removeAllListeners('exit');
+      child.kill('SIGTERM');
+      rmSync(data, { recursive: true, force: true });
+    }
   }
   await browser.close();
 });

@@ -23,6 +23,30 @@ const SCREENS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
     await page.getByRole('button', { name: 'I have five minutes' }).click();
     await expect(page.locator('gumo-five-minutes li').first()).toBeVisible();
   },
+  measuring: async (page) => {
+    await page.getByRole('link', { name: 'Measure', exact: true }).click();
+    for (const tool of [
+      'Balance',
+      'Units along',
+      'The jar',
+      'Charts of things',
+      'Patterns',
+      'Mirrors',
+      'Lighter or heavier',
+    ]) {
+      await page.getByRole('link', { name: tool, exact: true }).click();
+      await expect(page.getByRole('heading', { name: tool, level: 1 })).toBeVisible();
+      await page.locator('gumo-takers').getByRole('button', { name: 'Ilse', exact: true }).click();
+      const thing = page.getByRole('combobox', { name: 'Thing' });
+      if ((await thing.count()) > 0) {
+        await thing.fill('stone');
+        await page.keyboard.press('Enter');
+        await thing.fill('pillow');
+        await page.keyboard.press('Enter');
+      }
+      expect(await seriousFaults(page), tool).toEqual([]);
+    }
+  },
   children: async (page) => {
     await page.getByRole('link', { name: 'Children' }).click();
     await expect(page.getByText('5 years 3 months')).toBeVisible();
@@ -43,6 +67,7 @@ const SCREENS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
       'Writing',
       'Comparing',
       'Slips',
+      'Measuring',
       'Saying',
     ]) {
       await page.getByRole('link', { name: tab, exact: true }).click();

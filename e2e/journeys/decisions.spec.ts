@@ -1,5 +1,5 @@
 import { type Locator, type Page } from '@playwright/test';
-import { expect, test } from '../world';
+import { asked, expect, test } from '../world';
 
 /** One sitting of a counting song on a day of March or April, each try with the same key. */
 async function song(page: Page, day: string, key: 'o' | 'n'): Promise<void> {
@@ -14,7 +14,7 @@ async function song(page: Page, day: string, key: 'o' | 'n'): Promise<void> {
   await page.getByRole('button', { name: 'Begin A counting song' }).click();
   const soFar = page.locator('gumo-so-far li button');
   for (let tries = 1; tries <= 6; tries++) {
-    await expect(page.locator('.sentence')).toBeVisible();
+    await asked(page);
     await page.keyboard.press(key);
     await expect(soFar).toHaveCount(tries);
   }

@@ -7,6 +7,7 @@ test('jotted in two taps from anywhere, seen at the day’s end and on the child
   await page.getByRole('button', { name: 'Jot' }).click();
   const jot = page.getByRole('dialog');
   await jot.getByRole('radio', { name: /Kofi/ }).click();
+  await expect(jot.getByRole('radio', { name: /Kofi/ })).toHaveAttribute('aria-checked', 'true');
   const skill = jot.locator('.skills li').first();
   const title = (await skill.locator('span').first().textContent())?.trim() ?? '';
   await skill.getByRole('button', { name: /with help/ }).click();

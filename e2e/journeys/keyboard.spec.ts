@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, test } from '../world';
+import { asked, expect, test } from '../world';
 
 /** Goes on with Tab until the element that has the focus is called this. */
 async function tabTo(page: Page, name: RegExp): Promise<void> {
@@ -21,14 +21,17 @@ test('the whole sitting by keyboard alone', async ({ page }) => {
   const soFar = page.locator('gumo-so-far li');
   const tab = (name: string) => page.getByRole('tab', { name: new RegExp(name) });
   await expect(tab('Dilara')).toHaveAttribute('aria-selected', 'true');
-  await expect(page.locator('.sentence')).toBeVisible();
+  const press = async (key: string): Promise<void> => {
+    await asked(page);
+    await page.keyboard.press(key);
+  };
 
-  await page.keyboard.press('o');
+  await press('o');
   await expect(soFar).toHaveCount(1);
   await expect(soFar.first()).toContainText('on own');
-  await page.keyboard.press('h');
+  await press('h');
   await expect(soFar.first()).toContainText('with help');
-  await page.keyboard.press('x');
+  await press('x');
   await expect(soFar.first()).toContainText('not now');
   await page.keyboard.press('Backspace');
   await expect(soFar).toHaveCount(2);
@@ -38,11 +41,12 @@ test('the whole sitting by keyboard alone', async ({ page }) => {
   await page.keyboard.press('-');
   await expect(tab('Kofi')).toContainText('to 10');
   // Typing a number answers; a wrong one turns "on own" off.
+  await asked(page);
   const expected = await page.locator('.numbers [aria-pressed="true"]').textContent();
   await page.keyboard.press(expected?.trim() === '0' ? '1' : '0');
-  await page.keyboard.press('o');
+  await press('o');
   await expect(soFar.first()).toContainText('Nothing noted yet');
-  await page.keyboard.press('n');
+  await press('n');
   await expect(soFar.first()).toContainText('not yet');
   await page.evaluate(() => (document.activeElement as HTMLElement).blur());
   await page.keyboard.press('Space');

@@ -1,4 +1,4 @@
-import { expect, test } from '../world';
+import { asked, expect, test } from '../world';
 
 /** The side of the tray lists the last few tries. */
 const SHOWN = 6;
@@ -28,6 +28,7 @@ test('from the morning to the bead: two children, eight tries, one taken back', 
   const note = async (name: string, standing: number): Promise<void> => {
     await page.getByRole('button', { name, exact: true }).click();
     await expect(soFar).toHaveCount(Math.min(standing, SHOWN));
+    await asked(page);
   };
   await expect(page.locator('.sentence')).toBeVisible();
   await note('On own', 1);

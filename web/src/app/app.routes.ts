@@ -95,6 +95,16 @@ export const routes: Routes = [
     ],
   },
   {
+    path: 'measure',
+    title: 'Measure · Gumo',
+    loadComponent: () => import('./places/measure/measure').then((m) => m.Measure),
+  },
+  {
+    path: 'measure/:tool',
+    title: 'Measure · Gumo',
+    loadComponent: () => import('./places/measure/measure').then((m) => m.Measure),
+  },
+  {
     path: 'table',
     title: 'Table · Gumo',
     loadComponent: () => import('./places/table/table').then((m) => m.Table),
@@ -103,6 +113,16 @@ export const routes: Routes = [
     path: 'table/:thing',
     title: 'Table · Gumo',
     loadComponent: () => import('./places/table/table').then((m) => m.Table),
+  },
+  {
+    path: 'print',
+    title: 'Print · Gumo',
+    loadComponent: () => import('./places/print/print').then((m) => m.Print),
+  },
+  {
+    path: 'print/:sheet',
+    title: 'Print · Gumo',
+    loadComponent: () => import('./places/print/print').then((m) => m.Print),
   },
   {
     path: 'run/:id',

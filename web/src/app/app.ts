@@ -30,8 +30,10 @@ const PLACES: readonly Place[] = [
   { path: '/week', name: 'Week', key: 'w', icon: 'week' },
   { path: '/children', name: 'Children', key: 'c', icon: 'children' },
   { path: '/activities', name: 'Activities', key: 'a', icon: 'activities' },
+  { path: '/measure', name: 'Measure', key: 'm', icon: 'measure' },
   { path: '/table', name: 'Table', key: 'b', icon: 'table' },
   { path: '/cupboard', name: 'Cupboard', key: 'u', icon: 'cupboard' },
+  { path: '/print', name: 'Print', key: 'p', icon: 'print' },
   { path: '/household', name: 'Household', key: 'h', icon: 'household' },
 ];
 
@@ -40,8 +42,10 @@ const KEYS: readonly (readonly [string, string])[] = [
   ['W', 'Week'],
   ['C', 'Children'],
   ['A', 'Activities'],
+  ['M', 'Measure'],
   ['B', 'Table'],
   ['U', 'Cupboard'],
+  ['P', 'Print'],
   ['J', 'Jot'],
   ['H', 'Household'],
   ['?', 'these keys'],

@@ -17,6 +17,7 @@ import {
   createFeature,
   createReducer,
   createSelector,
+  emptyProps,
   on,
   props,
 } from '@ngrx/store';
@@ -37,6 +38,8 @@ export const RunActions = createActionGroup({
     'Range Set': props<{ childId: string; top: number }>(),
     Noted: props<{ observation: Observation }>(),
     'Taken Back': props<{ voiding: Voiding }>(),
+    /** What was noted counts for the choice of the next question; that may come a little later. */
+    Weighed: emptyProps(),
     Ended: props<{ sittingId: string; endedAt: string; mood: Mood | null }>(),
   },
 });
@@ -48,6 +51,8 @@ interface RunState {
   readonly tops: Readonly<Record<string, number>>;
   /** What was known when the sitting began, by child. */
   readonly evidence: Readonly<Record<string, ChildState>>;
+  /** Noted since the evidence was last brought up to date. */
+  readonly unweighed: readonly { readonly childId: string; readonly fact: Fact }[];
   readonly observations: readonly Observation[];
   readonly voided: readonly string[];
 }
@@ -57,6 +62,7 @@ const initial: RunState = {
   childId: null,
   tops: {},
   evidence: {},
+  unweighed: [],
   observations: [],
   voided: [],
 };
@@ -67,6 +73,7 @@ function open(sitting: Sitting, observations: Observation[], voided: string[]): 
     childId: sitting.takers[0]?.childId ?? null,
     tops: Object.fromEntries(sitting.takers.map((taker) => [taker.childId, taker.top])),
     evidence: {},
+    unweighed: [],
     observations,
     voided,
   };
@@ -93,17 +100,26 @@ const reducer = createReducer(
   on(RunActions.noted, (state, { observation }): RunState => ({
     ...state,
     observations: [...state.observations, observation],
-    evidence: folded(state.evidence, observation.childId, { kind: 'observation', observation }),
+    unweighed: [
+      ...state.unweighed,
+      { childId: observation.childId, fact: { kind: 'observation', observation } },
+    ],
   })),
   on(RunActions.takenBack, (state, { voiding }): RunState => {
     const childId = state.observations.find((one) => one.id === voiding.observationId)?.childId;
     return {
       ...state,
       voided: [...state.voided, voiding.observationId],
-      evidence: childId
-        ? folded(state.evidence, childId, { kind: 'voiding', voiding })
-        : state.evidence,
+      unweighed: childId
+        ? [...state.unweighed, { childId, fact: { kind: 'voiding', voiding } }]
+        : state.unweighed,
     };
+  }),
+  on(RunActions.weighed, (state): RunState => {
+    if (state.unweighed.length === 0) return state;
+    let { evidence } = state;
+    for (const { childId, fact } of state.unweighed) evidence = folded(evidence, childId, fact);
+    return { ...state, evidence, unweighed: [] };
   }),
   on(RunActions.rangeSet, (state, { childId, top }): RunState => ({
     ...state,
@@ -170,15 +186,18 @@ export const runFeature = createFeature({
           ? promptsOf(activity, tops[child.id] ?? 5, activity.capture, child.answerModes)
           : [],
     );
+    /** What is known of the child whose turn it is. */
+    const selectKnown = createSelector(selectChildId, selectEvidence, (id, evidence) =>
+      id === null ? undefined : evidence[id],
+    );
     const selectPrompt = createSelector(
       selectAll,
       selectActivity,
       selectChild,
-      selectEvidence,
+      selectKnown,
       selectStanding,
       selectSitting,
-      (all, activity, child, evidence, standing, sitting) => {
-        const known = child ? evidence[child.id] : undefined;
+      (all, activity, child, known, standing, sitting) => {
         if (!activity || !child || !sitting || !known) return null;
         const asked = standing
           .filter((one) => one.childId === child.id)
@@ -186,7 +205,17 @@ export const runFeature = createFeature({
         return choosePrompt(all, activity, known, asked, sitting);
       },
     );
-    return { selectActivity, selectStanding, selectChild, selectRanges, selectPrompt };
+    /** Another one whenever something changed that the prompt hangs on; costs nothing to read. */
+    const selectTurn = createSelector(
+      selectActivity,
+      selectChild,
+      selectTops,
+      selectKnown,
+      selectStanding,
+      selectSitting,
+      (...upon) => upon,
+    );
+    return { selectActivity, selectStanding, selectChild, selectRanges, selectPrompt, selectTurn };
   },
 });
 

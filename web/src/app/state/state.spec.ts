@@ -69,6 +69,7 @@ describe('the run in the store', () => {
         run,
         RunActions.noted({ observation: { ...own(`o${tries}`), skillId, itemId } }),
       );
+      run = runFeature.reducer(run, RunActions.weighed());
     }
   });
 
@@ -85,7 +86,9 @@ describe('the run in the store', () => {
     const standing = runFeature.selectStanding({ ...rest, run: back } as never);
     expect(standing.map((one) => one.id)).toEqual(['o1']);
     const scored = (state: typeof back): number =>
-      (state.evidence['c1'] as ChildState).skills['total-5']!.ledger.scored;
+      (runFeature.reducer(state, RunActions.weighed()).evidence['c1'] as ChildState).skills[
+        'total-5'
+      ]!.ledger.scored;
     expect([scored(two), scored(back)]).toEqual([2, 1]);
   });
 });

@@ -9,6 +9,7 @@ import {
 } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import { type Prompt, promptsOf, topsOf } from '@gumo/core/activities';
+import { findSheet, sheetIdsFor } from '@gumo/core/sheets';
 import { matchSkills, skillOf } from '@gumo/core/skills';
 import {
   type Care,
@@ -113,6 +114,11 @@ export class ActivityPage {
   /** Without children: how far, and how many of them. */
   protected readonly top = signal(10);
   protected readonly count = signal(1);
+  /** Sheets that it can be done with, made for the range that is chosen. */
+  protected readonly sheets = computed(() =>
+    sheetIdsFor(this.activity()?.id ?? '').flatMap((id) => findSheet(id) ?? []),
+  );
+  protected readonly sheetTop = computed(() => Math.min(100, Math.max(1, ...this.sizes().tops)));
   /** Nobody is chosen: the quantities are for a number of children. */
   protected readonly alone = computed(() => Object.keys(this.taking()).length === 0);
 

@@ -30,6 +30,7 @@ const TABS: readonly (readonly [path: string, title: string])[] = [
   ['glancing', 'Glancing'],
   ['writing', 'Writing'],
   ['comparing', 'Comparing'],
+  ['measuring', 'Measuring'],
   ['slips', 'Slips'],
   ['sittings', 'Sittings'],
 ];

@@ -1,10 +1,20 @@
-import { Injectable, computed, inject, linkedSignal, untracked } from '@angular/core';
+import {
+  Injectable,
+  computed,
+  effect,
+  inject,
+  linkedSignal,
+  signal,
+  untracked,
+} from '@angular/core';
 import { expectedRecord, isRight, padFor, recordFor } from '@gumo/core/pads';
+import type { Prompt } from '@gumo/core/activities';
 import type { Answered, CaptureRecord, Outcome } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
+import { afterPaint } from '../../common/after-paint';
 import { languageName } from '../../common/words';
 import { householdFeature } from '../../state/household';
-import { runFeature } from '../../state/run';
+import { RunActions, runFeature } from '../../state/run';
 import { keyTyped } from './answer-pad';
 import type { Reason } from './how-answered';
 
@@ -12,29 +22,35 @@ import type { Reason } from './how-answered';
 @Injectable()
 export class Answering {
   private readonly store = inject(Store);
-  private readonly prompt = this.store.selectSignal(runFeature.selectPrompt);
+  private readonly turn = this.store.selectSignal(runFeature.selectTurn);
+  private readonly next = this.store.selectSignal(runFeature.selectPrompt);
+  /** What is asked, and the turn that it was chosen for. */
+  private readonly asked = signal<{ readonly turn: unknown; readonly prompt: Prompt | null }>({
+    turn: null,
+    prompt: null,
+  });
   private readonly child = this.store.selectSignal(runFeature.selectChild);
   private readonly tops = this.store.selectSignal(runFeature.selectTops);
-  private readonly observations = this.store.selectSignal(runFeature.selectStanding);
   private readonly household = this.store.selectSignal(householdFeature.selectHousehold);
 
-  private readonly tryNow = computed(() =>
-    [this.prompt()?.key, this.child()?.id, this.observations().length].join(),
-  );
+  /** The question that stands; it stays until the next one is chosen. */
+  readonly prompt = computed(() => this.asked().prompt);
+  /** While the next question is being chosen, no answer is taken: it would be for the last one. */
+  readonly waiting = computed(() => this.asked().turn !== this.turn());
   private readonly language = computed(() => this.household()?.languages[0] ?? 'en');
   private typed = '';
 
   /** What stands on the pad after a touch; null while it is as expected. */
   readonly tapped = linkedSignal<unknown, CaptureRecord | null>({
-    source: () => this.tryNow(),
+    source: () => this.asked(),
     computation: () => null,
   });
   readonly answered = linkedSignal<unknown, Answered>({
-    source: () => this.tryNow(),
+    source: () => this.asked(),
     computation: () => untracked(() => this.prompt()?.way ?? 'spoken'),
   });
   readonly reason = linkedSignal<unknown, Reason>({
-    source: () => this.tryNow(),
+    source: () => this.asked(),
     computation: () => null,
   });
   readonly top = computed(() => this.tops()[this.child()?.id ?? ''] ?? 5);
@@ -57,6 +73,18 @@ export class Answering {
     const prompt = this.prompt();
     return prompt === null || isRight(prompt, this.standing() as CaptureRecord);
   });
+
+  constructor() {
+    const soon = afterPaint();
+    effect(() => {
+      if (this.waiting()) untracked(() => (this.prompt() ? soon(() => this.ask()) : this.ask()));
+    });
+  }
+
+  private ask(): void {
+    this.store.dispatch(RunActions.weighed());
+    this.asked.set({ turn: this.turn(), prompt: this.next() });
+  }
 
   /** What stands on the pad now; null where nothing is asked. */
   private standing(): CaptureRecord | null {

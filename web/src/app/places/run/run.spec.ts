@@ -123,6 +123,18 @@ describe('at the tray', () => {
     expect(place.find('[aria-selected="true"]').textContent).toContain('Dilara');
   });
 
+  it('takes no answer twice, however fast it is tapped: the next question has to stand first', async () => {
+    const { place, noted } = await begin('show-say', alone(kofi, 10));
+    const own = place.find('gumo-outcome-bar button', /On own/);
+    own.click();
+    own.click();
+    expect(noted().length).toBe(1);
+    await place.settle();
+    own.click();
+    expect(noted().length).toBe(2);
+    await place.settle();
+  });
+
   it('works by keys alone: a number, an outcome, taken back, and the end', async () => {
     const { place, noted } = await begin('show-say', alone(kofi, 10));
     await press(place, '1');

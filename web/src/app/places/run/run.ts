@@ -80,7 +80,7 @@ export class Run {
   protected readonly sitting = this.store.selectSignal(runFeature.selectSitting);
   protected readonly activity = this.store.selectSignal(runFeature.selectActivity);
   protected readonly child = this.store.selectSignal(runFeature.selectChild);
-  protected readonly prompt = this.store.selectSignal(runFeature.selectPrompt);
+  protected readonly prompt = this.answering.prompt;
   private readonly ranges = this.store.selectSignal(runFeature.selectRanges);
   private readonly tops = this.store.selectSignal(runFeature.selectTops);
   private readonly observations = this.store.selectSignal(runFeature.selectStanding);
@@ -219,7 +219,7 @@ export class Run {
 
   protected note(outcome: Outcome, triedFirst = true): void {
     const [prompt, child, sitting] = [this.prompt(), this.child(), this.sitting()];
-    if (!prompt || !child || !sitting) return;
+    if (!prompt || !child || !sitting || this.answering.waiting()) return;
     if (outcome === 'own' && !this.answering.right()) {
       void this.announcer.announce('The answer tapped is another one: with help, or not yet?');
       return;

@@ -1,4 +1,3 @@
-import { LiveAnnouncer } from '@angular/cdk/a11y';
 import {
   ChangeDetectionStrategy,
   Component,
@@ -20,8 +19,6 @@ import {
   BANDS,
   type Band,
   type PlanEntry,
-  PlanEntry as PlanEntrySchema,
-  WeekSheet,
   addDays,
   mondayOf,
   weekdayNumber,
@@ -29,19 +26,18 @@ import {
 import { Store } from '@ngrx/store';
 import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
-import * as v from 'valibot';
-import { Api, ApiProblem } from '../../common/api';
 import { Clock } from '../../common/clock';
 import { Icon } from '../../common/icon';
 import { childrenFeature } from '../../state/children';
 import { householdFeature } from '../../state/household';
 import { WeekActions, weekFeature } from '../../state/week';
-import { Copied, MovedCard, type WeekDay } from '../../state/week-answers';
+import type { WeekDay } from '../../state/week-answers';
 import { CoverageRows } from './coverage-rows';
 import { keepSame, keyOf } from './keep-same';
 import { Planning } from './planning';
 import { PlanningBar } from './planning-bar';
-import { type CardMove, type CellView, type RowView, WeekBoard } from './week-board';
+import { type CellView, type RowView, WeekBoard } from './week-board';
+import { WeekByHand } from './week-by-hand';
 import type { CardView } from './week-card';
 import { WhyPanel } from './why-panel';
 
@@ -52,7 +48,7 @@ const DAYS = 7;
   selector: 'gumo-week',
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [CoverageRows, Icon, MatMenuModule, PlanningBar, WeekBoard, WhyPanel],
-  providers: [Planning],
+  providers: [Planning, WeekByHand],
   templateUrl: './week.html',
   styleUrl: './week.scss',
   host: { '[class.aside]': 'open() !== null' },
@@ -62,13 +58,11 @@ export class Week {
   readonly of = input<string>();
 
   private readonly store = inject(Store);
-  private readonly api = inject(Api);
   private readonly element = inject<ElementRef<HTMLElement>>(ElementRef);
   private readonly injector = inject(Injector);
   private readonly clock = inject(Clock);
   private readonly router = inject(Router);
   private readonly dialog = inject(MatDialog);
-  private readonly announcer = inject(LiveAnnouncer);
   protected readonly planning = inject(Planning);
 
   private readonly household = this.store.selectSignal(householdFeature.selectHousehold);
@@ -80,12 +74,7 @@ export class Week {
   protected readonly failure = this.store.selectSignal(weekFeature.selectFailure);
   protected readonly today = this.clock.today;
 
-  /** The card whose reasons are open. */
-  protected readonly chosen = signal<string | null>(null);
-  protected readonly message = signal<{ readonly text: string; readonly bad: boolean } | null>(
-    null,
-  );
-  protected readonly busy = signal(false);
+  protected readonly hand = inject(WeekByHand);
 
   protected readonly from = computed(() => {
     const asked = this.of();
@@ -171,7 +160,7 @@ export class Week {
   });
 
   protected readonly open = computed(
-    () => this.views().find((view) => view.entry.id === this.chosen()) ?? null,
+    () => this.views().find((view) => view.entry.id === this.hand.chosen()) ?? null,
   );
   protected readonly banned = computed(() =>
     (this.answer()?.sheet.banned ?? []).map((id) => ({
@@ -185,8 +174,8 @@ export class Week {
     effect(() => {
       const from = this.from();
       untracked(() => {
-        this.chosen.set(null);
-        this.message.set(null);
+        this.hand.chosen.set(null);
+        this.hand.message.set(null);
         this.store.dispatch(WeekActions.opened({ from }));
       });
     });
@@ -250,15 +239,15 @@ export class Week {
   }
 
   protected async plan(): Promise<void> {
-    this.message.set(null);
-    this.chosen.set(null);
+    this.hand.message.set(null);
+    this.hand.chosen.set(null);
     this.gentle.set(true);
     await this.planning.begin(this.from());
   }
 
   protected choose(entry: PlanEntry): void {
     if (this.views().some((view) => view.entry.id === entry.id && view.coming)) return;
-    this.chosen.update((id) => (id === entry.id ? null : entry.id));
+    this.hand.chosen.update((id) => (id === entry.id ? null : entry.id));
     this.intoView(entry.id);
   }
 
@@ -273,98 +262,6 @@ export class Week {
     );
   }
 
-  protected async pin(entry: PlanEntry): Promise<void> {
-    const pinned = entry.pinned !== true;
-    await this.work(async () => {
-      await this.api.send('PUT', `/plan/${entry.id}`, { ...entry, pinned }, PlanEntrySchema);
-      this.tell(`${this.titleOf(entry)} ${pinned ? 'is pinned' : 'is no longer pinned'}.`);
-    });
-  }
-
-  protected async move({ entry, day }: CardMove): Promise<void> {
-    this.store.dispatch(WeekActions.cardMoved({ id: entry.id, day }));
-    const name = format(parseISO(day), 'EEEE');
-    await this.work(async () => {
-      const body = { version: entry.version, day };
-      const path = `/weeks/${this.from()}/cards/${entry.id}/move`;
-      const { notes } = await this.api.send('POST', path, body, MovedCard);
-      const text = `${this.titleOf(entry)} is on ${name} now, and pinned there.`;
-      this.tell([text, ...notes].join(' '), notes.length > 0);
-    });
-  }
-
-  protected async swap(entry: PlanEntry, activityId: string): Promise<void> {
-    await this.work(async () => {
-      const body = { version: entry.version, activityId };
-      const path = `/weeks/${this.from()}/cards/${entry.id}/swap`;
-      const next = await this.api.send('POST', path, body, PlanEntrySchema);
-      this.chosen.set(next.id);
-      this.tell(`${this.titleOf(next)} stands there now.`);
-    });
-  }
-
-  protected async leaveEmpty(entry: PlanEntry): Promise<void> {
-    await this.work(async () => {
-      const path = `/weeks/${this.from()}/cards/${entry.id}/empty`;
-      await this.api.send('POST', path, { version: entry.version }, v.null());
-      this.chosen.set(null);
-      this.tell('The place stays empty.');
-    });
-  }
-
-  protected async ban(entry: PlanEntry): Promise<void> {
-    await this.work(async () => {
-      const body = { activityId: entry.activityId };
-      await this.api.send('POST', `/weeks/${this.from()}/ban`, body, v.null());
-      this.chosen.set(null);
-      this.tell(`${this.titleOf(entry)} does not come this week.`);
-    });
-  }
-
-  protected async letCome(activityId: string): Promise<void> {
-    await this.putSheet((sheet) => ({
-      ...sheet,
-      banned: sheet.banned.filter((one) => one !== activityId),
-    }));
-  }
-
-  protected async close(day: WeekDay): Promise<void> {
-    await this.putSheet((sheet) => ({
-      ...sheet,
-      closed: day.closed
-        ? sheet.closed.filter((one) => one !== day.day)
-        : [...sheet.closed, day.day],
-    }));
-  }
-
-  protected async fill({ day, band }: { day: string; band: Band }): Promise<void> {
-    await this.putSheet((sheet) => {
-      const at = sheet.empty.findIndex((one) => one.day === day && one.band === band);
-      return { ...sheet, empty: sheet.empty.filter((_, i) => i !== at) };
-    });
-  }
-
-  protected async setPresence(one: { day: string; childId: string; away: boolean }): Promise<void> {
-    this.store.dispatch(WeekActions.presenceSet(one));
-    await this.work(() => this.api.send('POST', `/weeks/${this.from()}/away`, one, v.null()));
-  }
-
-  protected async copy(): Promise<void> {
-    await this.work(async () => {
-      const { copied, left } = await this.api.send(
-        'POST',
-        `/weeks/${this.from()}/copy`,
-        {},
-        Copied,
-      );
-      const text =
-        copied === 0
-          ? 'Nothing could be copied.'
-          : `${copied} ${copied === 1 ? 'card' : 'cards'} copied from last week.`;
-      this.tell([text, ...left].join(' '), left.length > 0);
-    });
-  }
-
   protected async edit(entry: PlanEntry | null, day: string, band?: Band): Promise<void> {
     const { EntryDialog } = await import('../../entry/entry-dialog');
     const away = this.days().find((one) => one.day === day)?.away ?? [];
@@ -377,48 +274,10 @@ export class Week {
         restoreFocus: true,
       })
       .afterClosed()
-      .subscribe(() => this.reload());
+      .subscribe(() => this.hand.reload());
   }
 
   protected print(): void {
     window.print();
-  }
-
-  private titleOf = (entry: PlanEntry): string =>
-    this.activityById().get(entry.activityId)?.title ?? 'The card';
-
-  private async putSheet(change: (sheet: WeekSheet) => WeekSheet): Promise<void> {
-    const sheet = this.answer()?.sheet;
-    if (!sheet) return;
-    await this.work(() => this.api.send('PUT', `/weeks/${sheet.from}`, change(sheet), WeekSheet));
-  }
-
-  /** Does something on the server, then shows the week as it stands; says what went wrong. */
-  private async work(work: () => Promise<unknown>): Promise<void> {
-    this.busy.set(true);
-    this.message.set(null);
-    try {
-      await work();
-    } catch (error) {
-      const changed = error instanceof ApiProblem && error.status === 409;
-      this.tell(
-        changed
-          ? 'This was changed elsewhere; here is how it stands now.'
-          : (error as Error).message,
-        true,
-      );
-    } finally {
-      this.busy.set(false);
-      this.reload();
-    }
-  }
-
-  private reload(): void {
-    this.store.dispatch(WeekActions.opened({ from: this.from() }));
-  }
-
-  private tell(text: string, bad = false): void {
-    this.message.set({ text, bad });
-    void this.announcer.announce(text);
   }
 }

@@ -77,3 +77,26 @@ export const SlipsAnswer = v.object({
 });
 
 export type Seen = v.InferOutput<typeof Seen>;
+export const MeasuringAnswer = v.object({
+  ranges: v.array(
+    v.object({
+      day: v.string(),
+      low: v.number(),
+      high: v.number(),
+      actual: v.number(),
+      leaning: v.number(),
+    }),
+  ),
+  inside: v.number(),
+  hint: v.nullable(v.string()),
+  weighed: v.array(v.object({ day: v.string(), right: v.number(), surprises: v.number() })),
+  lengths: v.array(
+    v.object({
+      day: v.string(),
+      thing: v.string(),
+      unit: v.string(),
+      measured: v.number(),
+      slips: v.array(v.string()),
+    }),
+  ),
+});

@@ -6,11 +6,13 @@ import {
   BondRows,
   ComparedPairs,
   GlanceCells,
+  MeasuringAnswer,
   NumeralRows,
   SayingAnswer,
   SlipsAnswer,
   WritingRows,
 } from './answers';
+import { MeasuringChart } from './measuring-chart';
 import { SayingChart } from './saying-chart';
 import { SlipsList } from './slips-list';
 import { BondsGrid, ComparingGrid, GlancingTable, NumeralsTable, WritingCards } from './tables';
@@ -22,6 +24,7 @@ const Detail = v.variant('tab', [
   v.object({ tab: v.literal('glancing'), data: GlanceCells }),
   v.object({ tab: v.literal('writing'), data: WritingRows }),
   v.object({ tab: v.literal('comparing'), data: ComparedPairs }),
+  v.object({ tab: v.literal('measuring'), data: MeasuringAnswer }),
   v.object({ tab: v.literal('slips'), data: SlipsAnswer }),
 ]);
 type Detail = v.InferOutput<typeof Detail>;
@@ -34,6 +37,7 @@ type Detail = v.InferOutput<typeof Detail>;
     BondsGrid,
     ComparingGrid,
     GlancingTable,
+    MeasuringChart,
     NumeralsTable,
     SayingChart,
     SlipsList,
@@ -63,6 +67,9 @@ type Detail = v.InferOutput<typeof Detail>;
           }
           @case ('comparing') {
             <gumo-comparing-grid [pairs]="detail.data" />
+          }
+          @case ('measuring') {
+            <gumo-measuring-chart [seen]="detail.data" />
           }
           @case ('slips') {
             <gumo-slips-list [slips]="detail.data" />

@@ -1,0 +1,239 @@
+/* global document */
+import type { Page } from '@playwright/test';
+import { expect, test } from '../world';
+
+const open = async (page: Page, tool: string, names: readonly string[]): Promise<void> => {
+  await page.getByRole('link', { name: 'Measure', exact: true }).click();
+  await page.getByRole('link', { name: tool, exact: true }).click();
+  await expect(page.getByRole('heading', { name: tool, level: 1 })).toBeVisible();
+  for (const name of names) {
+    const child = page.locator('gumo-takers').getByRole('button', { name, exact: true });
+    await child.click();
+    await expect(child).toHaveAttribute('aria-pressed', 'true');
+  }
+};
+
+const measuringOf = async (page: Page, child: RegExp): Promise<void> => {
+  await page.getByRole('link', { name: 'Children', exact: true }).click();
+  await page.getByRole('link', { name: child }).click();
+  await page.getByRole('link', { name: 'Measuring', exact: true }).click();
+};
+
+test('six things are weighed while two children predict; another dividing weight sorts them anew', async ({
+  page,
+}) => {
+  await open(page, 'Lighter or heavier', ['Kofi', 'Mirela']);
+  const things = ['stone', 'pillow', 'spoon', 'cup', 'book', 'sock'];
+  for (const name of things) {
+    await page.getByRole('combobox', { name: 'Thing' }).fill(name);
+    await page.keyboard.press('Enter');
+  }
+  await page.getByLabel('Lighter or heavier than').fill('nothing');
+  await page.keyboard.press('Tab');
+  await expect(page.getByRole('alert')).toContainText('The dividing weight must be a number');
+  await page.getByLabel('Lighter or heavier than').fill('300');
+  await page.keyboard.press('Tab');
+
+  const say = (child: string, thing: string, side: string) =>
+    page
+      .getByRole('group', { name: `${child} on ${thing}` })
+      .getByRole('button', { name: side, exact: true })
+      .click();
+  for (const thing of things) {
+    await say('Kofi', thing, thing === 'stone' || thing === 'book' ? 'heavier' : 'lighter');
+    await say('Mirela', thing, thing === 'pillow' || thing === 'book' ? 'lighter' : 'heavier');
+  }
+  await page.getByRole('button', { name: 'On', exact: true }).click();
+  for (const thing of things) {
+    const row = page.getByRole('row', { name: new RegExp(`^${thing}`) });
+    await row.getByRole('button', { name: /Put on/ }).click();
+    await page.clock.runFor(1500);
+    await page.getByRole('button', { name: 'Write it down' }).click();
+    await expect(row).toContainText(' g');
+  }
+  const columns = page.getByRole('region', { name: 'Columns' });
+  await expect(columns.locator('.lighter p')).toHaveCount(3);
+  await expect(columns.locator('.heavier p')).toHaveCount(3);
+  await expect(page.getByText('The heaviest: stone. The lightest: sock.')).toBeVisible();
+  await expect(page.getByText('12 noted')).toBeVisible();
+  await expect(page.getByText('a surprise').first()).toBeVisible();
+
+  await page.getByLabel('Lighter or heavier than').fill('400');
+  await page.keyboard.press('Tab');
+  await expect(columns.locator('.lighter p')).toHaveCount(4);
+  await expect(columns.locator('.heavier p')).toHaveCount(2);
+
+  await measuringOf(page, /Kofi/);
+  await expect(page.getByText('5 as predicted, one surprise')).toBeVisible();
+  await measuringOf(page, /Mirela/);
+  await expect(page.getByText('1 as predicted, 5 surprises')).toBeVisible();
+  await page.getByRole('link', { name: 'Sittings', exact: true }).click();
+  await expect(page.getByText('Lighter or heavier than this').first()).toBeVisible();
+});
+
+test('three guess how many are in the jar: by touch, by drag, by keys', async ({ page }) => {
+  await open(page, 'The jar', ['Kofi', 'Mirela', 'Sunniva']);
+  const chart = (name: string) => page.getByRole('application', { name: new RegExp(`^${name}`) });
+  const cell = (name: string, n: number) =>
+    chart(name)
+      .locator('span')
+      .nth(n - 1);
+  await cell('Kofi', 30).click();
+  // The nearer end follows the finger.
+  await cell('Kofi', 80).click();
+  await cell('Kofi', 61).click();
+  await expect(chart('Kofi')).toHaveAttribute('aria-label', /keeps 31 to 60/);
+
+  const [from, to] = [await cell('Mirela', 5).boundingBox(), await cell('Mirela', 9).boundingBox()];
+  if (!from || !to) throw new Error('no chart');
+  await page.mouse.move(from.x + 10, from.y + 10);
+  await page.mouse.down();
+  await page.mouse.move(to.x + 10, to.y + 10, { steps: 8 });
+  await page.mouse.up();
+  await expect(chart('Mirela')).toHaveAttribute('aria-label', /keeps 10 to 100/);
+
+  await chart('Sunniva').focus();
+  for (const key of ['ArrowDown', 'ArrowDown', 'ArrowRight', 'Shift+ArrowUp', 'Shift+ArrowUp']) {
+    await page.keyboard.press(key);
+  }
+  await expect(chart('Sunniva')).toHaveAttribute('aria-label', /keeps 22 to 80/);
+
+  await page.getByRole('textbox', { name: 'Counted' }).fill('a few');
+  await page.keyboard.press('Tab');
+  await expect(page.getByRole('alert')).toContainText('must be a whole number');
+  await page.getByRole('textbox', { name: 'Counted' }).fill('64');
+  await page.keyboard.press('Tab');
+  await expect(page.getByText('64 is above the range, by 4').first()).toBeVisible();
+  await page.getByRole('radio', { name: '5', exact: true }).click();
+  await expect(page.getByRole('img', { name: '13 groups' })).toBeVisible();
+  await page.getByRole('button', { name: 'Note all' }).click();
+  await expect(page.getByText('3 noted')).toBeVisible();
+  await measuringOf(page, /Sunniva/);
+  await expect(page.getByText(/Inside \d+ of \d+ times/)).toBeVisible();
+});
+
+test('a basket sorted by two rules makes two charts, and a question is answered', async ({
+  page,
+}) => {
+  await open(page, 'Charts of things', ['Kofi']);
+  await page.getByRole('radio', { name: 'a sorted basket' }).click();
+  const chart = page.locator('gumo-things-chart svg').first();
+  await expect(chart).toHaveAttribute('aria-label', /blue: \d+/);
+  await page.getByRole('radio', { name: 'by kind' }).click();
+  await expect(chart).not.toHaveAttribute('aria-label', /blue/);
+  await page.getByRole('group', { name: 'What Kofi says' }).getByRole('button').first().click();
+  await expect(page.getByText('1 noted')).toBeVisible();
+
+  await page.getByRole('radio', { name: 'a walk’s tally' }).click();
+  await page.getByRole('button', { name: 'More: kites' }).click();
+  await expect(chart).toHaveAttribute('aria-label', /kites: 3/);
+});
+
+test('a pattern is gone on with, and its mistake is found', async ({ page }) => {
+  await open(page, 'Patterns', ['Dilara']);
+  await page.getByRole('radio', { name: 'ABB', exact: true }).click();
+  const palette = page.getByRole('group', { name: 'What may come' }).getByRole('button');
+  await palette.nth(2).click();
+  await expect(page.locator('.told')).toContainText('the first one is another');
+  await page.getByRole('button', { name: 'Take back' }).click();
+  await palette.nth(0).click();
+  await expect(page.locator('.told')).toHaveText('That goes on.');
+  await expect(page.getByText('1 noted')).toBeVisible();
+
+  await page.getByRole('radio', { name: 'find the mistake' }).click();
+  const row = page.getByRole('group', { name: 'The row' });
+  const at = await row.getByRole('img').evaluateAll((all) => {
+    const words = all.map((one) => one.getAttribute('aria-label'));
+    return words.findIndex((one) => one?.startsWith('green'));
+  });
+  await row.getByRole('button').nth(at).focus();
+  await page.keyboard.press('Enter');
+  await expect(page.locator('.told')).toHaveText('That is the one.');
+  await expect(page.getByText('2 noted')).toBeVisible();
+});
+
+test('a hinge closed from 90 to 60 degrees shows five instead of three', async ({ page }) => {
+  await open(page, 'Mirrors', ['Kofi']);
+  await expect(page.getByText('3 in the mirrors').first()).toBeVisible();
+  await expect(page.locator('.hinge .image')).toHaveCount(3);
+  await page.getByRole('button', { name: 'pictures' }).click();
+  await expect(page.locator('.hinge .image')).toHaveCount(0);
+  await page.getByRole('slider', { name: 'Opening' }).fill('61');
+  for (let i = 0; i < 4; i++) await page.getByRole('button', { name: 'More, says Kofi' }).click();
+  await page.getByRole('button', { name: 'Look' }).click();
+  await expect(page.getByText('Opened 60 degrees: 5 in the mirrors').first()).toBeVisible();
+  await expect(page.locator('.hinge .image')).toHaveCount(5);
+  await expect(page.getByText('1 noted')).toBeVisible();
+});
+
+test('every tool works by keys alone', async ({ page }) => {
+  /** Tabs forward until it is focused: every control can be reached. */
+  const reach = async (
+    name: string | RegExp,
+    role: 'button' | 'radio' = 'button',
+  ): Promise<void> => {
+    const wanted = page.locator('gumo-measure').getByRole(role, { name }).first();
+    await expect(wanted).toBeVisible();
+    for (let presses = 0; presses < 90; presses++) {
+      if (await wanted.evaluate((one) => one === document.activeElement)) return;
+      await page.keyboard.press('Tab');
+    }
+    throw new Error(`${String(name)} is not reached by Tab`);
+  };
+  const tool = async (title: string): Promise<void> => {
+    await page.getByRole('link', { name: title, exact: true }).focus();
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('heading', { name: title, level: 1 })).toBeVisible();
+  };
+  const add = async (name: string): Promise<void> => {
+    await page.getByRole('combobox', { name: 'Thing' }).focus();
+    await page.keyboard.type(name);
+    await page.keyboard.press('Enter');
+  };
+
+  await page.keyboard.press('m');
+  await tool('Lighter or heavier');
+  // Who takes part is chosen once for all tools.
+  await reach('Kofi');
+  await page.keyboard.press('Space');
+  await add('stone');
+  await reach('heavier');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: 'heavier' })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  );
+  await tool('Balance');
+  await add('stone');
+  await add('sock');
+  await reach('Let go');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('stone is heavier than sock').first()).toBeVisible();
+  await tool('Units along');
+  await reach('Lay one');
+  await page.keyboard.press('Enter');
+  await reach(/^unit 1/);
+  for (let i = 0; i < 2; i++) await page.keyboard.press('ArrowRight');
+  await expect(page.getByText('does not begin where the thing begins').first()).toBeVisible();
+  await tool('The jar');
+  await page.getByRole('application').focus();
+  await page.keyboard.press('ArrowDown');
+  await expect(page.getByRole('application')).toHaveAttribute('aria-label', /keeps 11 to 100/);
+  await tool('Charts of things');
+  await reach('More: kites');
+  await page.keyboard.press('Enter');
+  await expect(page.locator('gumo-things-chart svg').first()).toHaveAttribute(
+    'aria-label',
+    /kites: 3/,
+  );
+  await tool('Patterns');
+  await reach('AAB', 'radio');
+  await page.keyboard.press('Space');
+  await reach(/^blue round$/);
+  await page.keyboard.press('Enter');
+  await expect(page.locator('.told')).toHaveText('That goes on.');
+  await tool('Mirrors');
+  await page.getByRole('slider', { name: 'Opening' }).focus();
+  for (let i = 0; i < 28; i++) await page.keyboard.press('ArrowLeft');
+  await expect(page.locator('.hinge .image')).not.toHaveCount(3);
+});

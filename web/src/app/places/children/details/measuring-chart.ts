@@ -1,0 +1,204 @@
+import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
+import { max } from 'd3-array';
+import { scaleLinear, scalePoint } from 'd3-scale';
+import type * as v from 'valibot';
+import { dayWords, listWords } from '../../../common/words';
+import type { MeasuringAnswer } from './answers';
+
+const WIDTH = 720;
+const HEIGHT = 260;
+const PAD = { left: 40, right: 24, top: 16, bottom: 34 };
+const LEAST_TOP = 20;
+const SHOWN = 14;
+
+/** What a child measured over time: ranges beside what came, predictions on the scale, lengths. */
+@Component({
+  selector: 'gumo-measuring-chart',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <h2>How many in the jar</h2>
+    @if (seen().ranges.length > 0) {
+      <svg [attr.viewBox]="box" aria-hidden="true">
+        @for (tick of ticks(); track tick) {
+          <path class="line" [attr.d]="'M40 ' + y()(tick) + 'H696'" />
+          <text x="32" [attr.y]="y()(tick) + 4.5" text-anchor="end">{{ tick }}</text>
+        }
+        @for (one of bars(); track $index) {
+          <rect
+            [class.out]="!one.inside"
+            [attr.x]="one.x - 9"
+            [attr.y]="y()(one.high)"
+            width="18"
+            [attr.height]="y()(one.low) - y()(one.high) + 3"
+            rx="5"
+          />
+          <circle [attr.cx]="one.x" [attr.cy]="y()(one.actual)" r="5" />
+          <text [attr.x]="one.x" y="252" text-anchor="middle">{{ one.words }}</text>
+        }
+      </svg>
+      <ul class="key" aria-hidden="true">
+        <li><i class="range"></i> the range that was kept</li>
+        <li><i class="dot"></i> what was counted</li>
+      </ul>
+      <p>
+        Inside {{ seen().inside }} of {{ seen().ranges.length }} times.
+        @if (seen().hint; as hint) {
+          {{ hint }}
+        }
+      </p>
+      <div class="unseen">
+        <table>
+          <caption>
+            Ranges and what was counted
+          </caption>
+          @for (one of seen().ranges; track $index) {
+            <tr>
+              <td>{{ words(one.day) }}</td>
+              <td>{{ one.low }} to {{ one.high }}</td>
+              <td>{{ one.actual }}</td>
+            </tr>
+          }
+        </table>
+      </div>
+    } @else {
+      <p class="soft">The ranges of the jar will stand here, each beside what was counted.</p>
+    }
+    <div class="lists">
+      <section>
+        <h2>Lighter or heavier</h2>
+        <ul>
+          @for (one of seen().weighed.slice(-6).reverse(); track one.day) {
+            <li>
+              {{ words(one.day) }}: {{ one.right }} as predicted{{
+                one.surprises > 0 ? ', ' + surprises(one.surprises) : ''
+              }}
+            </li>
+          } @empty {
+            <li class="soft">Nothing was predicted on a scale yet.</li>
+          }
+        </ul>
+      </section>
+      <section>
+        <h2>Units along</h2>
+        <ul>
+          @for (one of seen().lengths.slice(-6).reverse(); track $index) {
+            <li>
+              {{ one.thing }}: {{ counted(one) }}
+              <span class="soft">
+                · {{ words(one.day) }}{{ one.slips.length > 0 ? ' · ' + list(one.slips) : '' }}
+              </span>
+            </li>
+          } @empty {
+            <li class="soft">Nothing was measured with units yet.</li>
+          }
+        </ul>
+      </section>
+    </div>
+  `,
+  styles: `
+    h2 {
+      font-size: 15px;
+      padding-bottom: 6px;
+    }
+    svg {
+      inline-size: 720px;
+      max-inline-size: 100%;
+    }
+    text {
+      font-size: 12.5px;
+      fill: var(--ink-soft);
+    }
+    .line {
+      stroke: var(--line);
+      fill: none;
+    }
+    rect,
+    .range {
+      fill: var(--felt);
+      background: var(--felt);
+      opacity: 0.75;
+    }
+    .out {
+      fill: none;
+      stroke: var(--ink-soft);
+      stroke-width: 2;
+      stroke-dasharray: 4 3;
+    }
+    circle {
+      fill: var(--counter-two);
+      stroke: var(--sheet);
+      stroke-width: 1.5;
+    }
+    .key {
+      display: flex;
+      gap: 20px;
+      font-size: 13.5px;
+      color: var(--ink-soft);
+      padding-bottom: 8px;
+    }
+    .key i {
+      display: inline-block;
+      inline-size: 12px;
+      block-size: 12px;
+      border-radius: 4px;
+    }
+    .key .dot {
+      border-radius: 50%;
+      background: var(--counter-two);
+    }
+    .lists {
+      display: grid;
+      grid-template-columns: 1fr 1fr;
+      gap: 28px;
+      padding-top: 20px;
+    }
+    li {
+      padding: 3px 0;
+      font-size: 14.5px;
+    }
+    @media (max-width: 700px) {
+      .lists {
+        grid-template-columns: 1fr;
+      }
+    }
+  `,
+})
+export class MeasuringChart {
+  readonly seen = input.required<v.InferOutput<typeof MeasuringAnswer>>();
+
+  protected readonly box = `0 0 ${WIDTH} ${HEIGHT}`;
+  protected readonly words = dayWords;
+  protected readonly list = listWords;
+  private readonly last = computed(() => this.seen().ranges.slice(-SHOWN));
+  protected readonly y = computed(() =>
+    scaleLinear()
+      .domain([
+        0,
+        Math.max(LEAST_TOP, max(this.last(), (one) => Math.max(one.high, one.actual)) ?? 0),
+      ])
+      .nice()
+      .range([HEIGHT - PAD.bottom, PAD.top]),
+  );
+  protected readonly ticks = computed(() => this.y().ticks(5));
+  protected readonly bars = computed(() => {
+    const x = scalePoint<number>()
+      .domain(this.last().map((_, i) => i))
+      .range([PAD.left, WIDTH - PAD.right])
+      .padding(0.6);
+    return this.last().map((one, i) => ({
+      ...one,
+      x: x(i) ?? 0,
+      inside: one.low <= one.actual && one.actual <= one.high,
+      words: this.last()[i - 1]?.day === one.day ? '' : dayWords(one.day),
+    }));
+  });
+
+  /** "5 cubes"; units that were noted as one are put in the plural. */
+  protected counted({ measured, unit }: { measured: number; unit: string }): string {
+    return `${measured} ${measured === 1 || unit.endsWith('s') ? unit : `${unit}s`}`;
+  }
+
+  protected surprises(n: number): string {
+    return n === 1 ? 'one surprise' : `${n} surprises`;
+  }
+}

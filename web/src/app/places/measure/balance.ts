@@ -1,0 +1,201 @@
+import { LiveAnnouncer } from '@angular/cdk/a11y';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { BalanceOrder, type Weighing, heftOf, heldBy, thingMl } from '@gumo/core/measuring';
+import { Store } from '@ngrx/store';
+import { Icon } from '../../common/icon';
+import { PegMark } from '../../common/peg-mark';
+import { listWords } from '../../common/words';
+import { thingsFeature } from '../../state/things';
+import { MeasuringSitting } from './measuring-sitting';
+import { Takers } from './takers';
+
+type Heavier = Weighing['heavier'];
+type Down = 'thing' | 'units' | 'even';
+
+const MOST = 7;
+const CLOSE_PART = 0.15;
+const UNIT_G = 12;
+
+/** Two things, which is heavier; several in order with few weighings; how many units hold one up. */
+@Component({
+  selector: 'gumo-balance',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [Icon, PegMark, Takers],
+  templateUrl: './balance.html',
+  styleUrls: ['./kit.scss', './balance.scss'],
+})
+export class BalanceTool {
+  private readonly announcer = inject(LiveAnnouncer);
+  private readonly cupboard = inject(Store).selectSignal(thingsFeature.selectThings);
+  protected readonly sitting = inject(MeasuringSitting);
+
+  protected readonly sides: readonly Heavier[] = ['left', 'same', 'right'];
+  protected readonly floor = Math.floor;
+  protected readonly mode = signal<'things' | 'units'>('things');
+  protected readonly real = signal(false);
+  protected readonly name = signal('');
+  protected readonly things = signal<readonly { name: string; grams: number }[]>([]);
+  protected readonly weighings = signal<readonly Weighing[]>([]);
+  protected readonly offered = computed(() =>
+    this.cupboard().filter((thing) => !this.things().some((one) => one.name === thing.name)),
+  );
+  protected readonly known = computed(
+    () => new BalanceOrder(this.things().length, this.weighings()),
+  );
+  /** The pair that is worth comparing next; null where nothing is open. */
+  protected readonly pair = computed(() => this.known().nextPair());
+  protected readonly shown = signal<Heavier | null>(null);
+  /** What lies in the pans: what was just weighed, until somebody looks at the next two. */
+  protected readonly lying = computed((): readonly [number, number] | null => {
+    const last = this.weighings().at(-1);
+    return this.shown() !== null && last ? [last.left, last.right] : this.pair();
+  });
+  protected readonly guesses = signal<Readonly<Record<string, Heavier>>>({});
+
+  protected readonly words = computed(() => {
+    if (this.things().length < 2)
+      return 'Two things or more, and the balance says which is heavier.';
+    const order = this.known().order();
+    if (order) {
+      const names = order.map((group) => listWords(group.map((i) => this.nameOf(i))));
+      return `From light to heavy: ${names.join(', then ')}.`;
+    }
+    const pair = this.pair();
+    return pair ? `Next: ${this.nameOf(pair[0])} and ${this.nameOf(pair[1])}.` : '';
+  });
+  /** What follows without weighing, newest first. */
+  protected readonly decided = computed(() => {
+    const said = new Set(this.weighings().map(({ left, right }) => [left, right].sort().join()));
+    const found: string[] = [];
+    for (let a = 0; a < this.things().length; a++) {
+      for (let b = a + 1; b < this.things().length; b++) {
+        const known = this.known().known(a, b);
+        if (known === null || said.has([a, b].join())) continue;
+        found.push(this.sentence(a, b, known));
+      }
+    }
+    return found;
+  });
+  protected readonly tilt = computed(() => {
+    const shown = this.mode() === 'units' ? this.heldTilt() : this.shown();
+    return shown === 'left' ? -9 : shown === 'right' ? 9 : 0;
+  });
+
+  /** How many units hold one thing up. */
+  protected readonly held = signal(0);
+  protected readonly units = signal(0);
+  protected readonly pile = computed(() => Array.from({ length: this.units() }, (_, i) => i));
+  private readonly tries = signal<readonly { units: number; down: Down }[]>([]);
+  protected readonly heldWords = computed(() => heldBy(this.tries()).words);
+  private readonly heldTilt = computed((): Heavier | null => {
+    const last = this.tries().at(-1);
+    if (last?.units !== this.units()) return null;
+    return last.down === 'thing' ? 'left' : last.down === 'units' ? 'right' : 'same';
+  });
+
+  protected nameOf(i: number): string {
+    return this.things()[i]?.name ?? '';
+  }
+
+  protected sentence(a: number, b: number, known: Heavier): string {
+    if (known === 'same') return `${this.nameOf(a)} weighs as much as ${this.nameOf(b)}`;
+    const [more, less] = known === 'left' ? [a, b] : [b, a];
+    return `${this.nameOf(more)} is heavier than ${this.nameOf(less)}`;
+  }
+
+  protected add(name: string): void {
+    const clean = name.trim();
+    const isThere = this.things().some((one) => one.name === clean);
+    if (clean === '' || isThere || this.things().length >= MOST) return;
+    const thing = this.cupboard().find((one) => one.name === clean);
+    const ml = thing ? thingMl(thing.shape) : null;
+    this.things.update((some) => [...some, { name: clean, grams: heftOf(clean, ml) }]);
+    this.name.set('');
+    this.shown.set(null);
+  }
+
+  protected remove(at: number): void {
+    this.things.update((some) => some.filter((_, i) => i !== at));
+    const moved = (i: number): number => (i > at ? i - 1 : i);
+    this.weighings.update((all) =>
+      all
+        .filter(({ left, right }) => left !== at && right !== at)
+        .map((one) => ({ ...one, left: moved(one.left), right: moved(one.right) })),
+    );
+    this.shown.set(null);
+    this.held.set(0);
+    this.tries.set([]);
+  }
+
+  protected guess(childId: string, side: Heavier): void {
+    this.shown.set(null);
+    this.guesses.update((all) => ({ ...all, [childId]: side }));
+  }
+
+  /** Weighs the pair: what the real balance did, or what the one on screen does. */
+  protected weigh(found?: Heavier): void {
+    const pair = this.pair();
+    if (!pair) return;
+    const [left, right] = pair;
+    const [a, b] = [this.things()[left]?.grams ?? 0, this.things()[right]?.grams ?? 0];
+    const heavier = found ?? (Math.abs(a - b) < 1 ? 'same' : a > b ? 'left' : 'right');
+    this.shown.set(heavier);
+    this.weighings.update((all) => [...all, { left, right, heavier }]);
+    this.keep(left, right, heavier, Math.abs(a - b) / Math.max(a, b, 1));
+    void this.announcer.announce(this.sentence(left, right, heavier));
+  }
+
+  private keep(left: number, right: number, heavier: Heavier, apart: number): void {
+    for (const { id: childId } of this.sitting.takers()) {
+      const guess = this.guesses()[childId];
+      if (!guess) continue;
+      const said = (side: Heavier): 'lighter' | 'same' | 'heavier' =>
+        side === 'same' ? 'same' : side === 'left' ? 'heavier' : 'lighter';
+      this.sitting.note('balance', {
+        childId,
+        skillId: 'which-more',
+        itemId: apart < CLOSE_PART ? 'heavier-close' : 'heavier-clear',
+        outcome: guess === heavier ? 'own' : 'not-yet',
+        record: {
+          kind: 'weigh',
+          thing: `${this.nameOf(left)} and ${this.nameOf(right)}`.slice(0, 60),
+          dividingGrams: null,
+          predicted: said(guess),
+          predictedAgain: null,
+          measuredGrams: null,
+        },
+      });
+    }
+    this.guesses.set({});
+  }
+
+  protected undo(): void {
+    this.weighings.update((all) => all.slice(0, -1));
+    this.shown.set(null);
+  }
+
+  protected hold(i: number): void {
+    this.held.set(i);
+    this.units.set(0);
+    this.tries.set([]);
+  }
+
+  protected put(by: 1 | -1): void {
+    this.units.update((n) => Math.max(0, n + by));
+    if (this.real()) return;
+    const grams = this.things()[this.held()]?.grams ?? 0;
+    const apart = grams - this.units() * UNIT_G;
+    this.see(Math.abs(apart) < 0.5 ? 'even' : apart > 0 ? 'thing' : 'units');
+  }
+
+  protected see(down: Down): void {
+    const units = this.units();
+    // Another answer for as many units takes the place of the first.
+    this.tries.update((all) => [...all.filter((one) => one.units !== units), { units, down }]);
+    try {
+      void this.announcer.announce(this.heldWords());
+    } catch {
+      this.tries.set([{ units, down }]);
+    }
+  }
+}

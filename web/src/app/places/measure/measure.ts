@@ -1,0 +1,142 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  DestroyRef,
+  computed,
+  effect,
+  inject,
+  input,
+  untracked,
+} from '@angular/core';
+import { RouterLink } from '@angular/router';
+import { Store } from '@ngrx/store';
+import { ThingsActions } from '../../state/things';
+import { Along } from './along';
+import { BalanceTool } from './balance';
+import { Charts } from './charts';
+import { JarTool } from './jar';
+import { MeasuringSitting } from './measuring-sitting';
+import { Mirrors } from './mirrors';
+import { Patterns } from './patterns';
+import { Weigh } from './weigh';
+
+const TOOLS = [
+  { id: 'weigh', title: 'Lighter or heavier' },
+  { id: 'balance', title: 'Balance' },
+  { id: 'along', title: 'Units along' },
+  { id: 'jar', title: 'The jar' },
+  { id: 'charts', title: 'Charts of things' },
+  { id: 'patterns', title: 'Patterns' },
+  { id: 'mirrors', title: 'Mirrors' },
+] as const;
+
+/** Compare, measure, guess and check, sort and show, go on with a pattern, make both sides the same. */
+@Component({
+  selector: 'gumo-measure',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [Along, BalanceTool, Charts, JarTool, Mirrors, Patterns, RouterLink, Weigh],
+  providers: [MeasuringSitting],
+  template: `
+    <nav aria-label="What to measure with">
+      @for (one of tools; track one.id) {
+        <a
+          [routerLink]="['/measure', one.id]"
+          [attr.aria-current]="one.id === open().id ? 'page' : null"
+        >
+          {{ one.title }}
+        </a>
+      }
+    </nav>
+    @switch (open().id) {
+      @case ('weigh') {
+        <gumo-weigh />
+      }
+      @case ('balance') {
+        <gumo-balance />
+      }
+      @case ('along') {
+        <gumo-along />
+      }
+      @case ('jar') {
+        <gumo-jar />
+      }
+      @case ('charts') {
+        <gumo-charts />
+      }
+      @case ('patterns') {
+        <gumo-patterns />
+      }
+      @case ('mirrors') {
+        <gumo-mirrors />
+      }
+    }
+  `,
+  styles: `
+    :host {
+      display: grid;
+      grid-template-columns: 150px minmax(0, 1fr);
+      gap: 28px;
+      align-items: start;
+    }
+    nav {
+      display: flex;
+      flex-direction: column;
+      gap: 1px;
+    }
+    nav a {
+      padding: 6px 12px;
+      border-radius: 10px;
+      color: var(--ink-soft);
+      text-decoration: none;
+      font-size: 14.5px;
+      white-space: nowrap;
+    }
+    nav a:hover {
+      color: var(--ink);
+    }
+    nav [aria-current] {
+      background: var(--sheet);
+      color: var(--ink);
+      font-weight: 650;
+    }
+    @media (max-width: 1000px) {
+      :host {
+        display: block;
+      }
+      nav {
+        flex-direction: row;
+        overflow-x: auto;
+        margin-block-end: 12px;
+      }
+      nav a {
+        min-block-size: 48px;
+        padding: 12px;
+      }
+    }
+    @media print {
+      :host {
+        display: block;
+      }
+      nav {
+        display: none;
+      }
+    }
+  `,
+})
+export class Measure {
+  /** Which tool, from the address. */
+  readonly tool = input<string>();
+  protected readonly tools = TOOLS;
+  protected readonly open = computed(() => TOOLS.find((one) => one.id === this.tool()) ?? TOOLS[0]);
+
+  constructor() {
+    const sitting = inject(MeasuringSitting);
+    inject(Store).dispatch(ThingsActions.wanted());
+    // What was noted with one tool is one sitting.
+    effect(() => {
+      this.open();
+      untracked(() => sitting.end());
+    });
+    inject(DestroyRef).onDestroy(() => sitting.end());
+  }
+}

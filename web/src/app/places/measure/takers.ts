@@ -1,0 +1,76 @@
+import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
+import { PegMark } from '../../common/peg-mark';
+import { MeasuringSitting } from './measuring-sitting';
+
+/** Who takes part, by one tap each. */
+@Component({
+  selector: 'gumo-takers',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [PegMark],
+  template: `
+    <div role="group" [attr.aria-label]="words()">
+      <span class="soft">{{ words() }}</span>
+      @for (child of sitting.here(); track child.id) {
+        <button
+          type="button"
+          [attr.aria-pressed]="sitting.isIn(child.id)"
+          (click)="sitting.toggle(child.id)"
+        >
+          <gumo-peg-mark [mark]="child.mark" [name]="child.name" [size]="30" />
+          {{ child.name }}
+        </button>
+      }
+      @if (sitting.noted() > 0) {
+        <span class="noted" role="status">{{ sitting.noted() }} noted</span>
+      }
+    </div>
+  `,
+  styles: `
+    div {
+      display: flex;
+      flex-wrap: wrap;
+      align-items: center;
+      gap: 4px;
+    }
+    .soft {
+      margin-right: 6px;
+      font-size: 14px;
+    }
+    button {
+      display: inline-flex;
+      align-items: center;
+      gap: 6px;
+      min-block-size: 48px;
+      padding: 4px 12px 4px 8px;
+      border: 0;
+      border-bottom: 3px solid transparent;
+      border-radius: 10px;
+      background: transparent;
+      color: var(--ink-soft);
+      font-size: 14px;
+      cursor: pointer;
+    }
+    button gumo-peg-mark {
+      opacity: 0.5;
+    }
+    [aria-pressed='true'] {
+      background: var(--sheet);
+      color: var(--ink);
+      border-bottom-color: var(--primary);
+      font-weight: 650;
+    }
+    [aria-pressed='true'] gumo-peg-mark {
+      opacity: 1;
+    }
+    .noted {
+      margin-left: auto;
+      color: var(--primary);
+      font-size: 14px;
+      font-weight: 600;
+    }
+  `,
+})
+export class Takers {
+  readonly words = input('Who takes part');
+  protected readonly sitting = inject(MeasuringSitting);
+}

@@ -1,0 +1,62 @@
+import { TestBed } from '@angular/core/testing';
+import { SHEETS } from '@gumo/core/sheets';
+import { Place, aThing } from '../../testing/place';
+import { Print } from './print';
+
+const open = (inputs: Record<string, unknown> = {}): Promise<Place<Print>> =>
+  Place.open(Print, {
+    inputs,
+    things: [aThing(5, 'cork discs', { shape: { kind: 'disc', diameterMm: 38, thicknessMm: 3 } })],
+  });
+const link = (place: Place<Print>, words: string): URL =>
+  new URL(place.find<HTMLAnchorElement>('a.button', words).href);
+
+describe('the print shop', () => {
+  afterEach(() => TestBed.resetTestingModule());
+
+  it('shows every kind of sheet to scale, with a file for each', async () => {
+    for (const kind of SHEETS) {
+      const place = await open({ sheet: kind.id });
+      expect(place.all('h1')).toEqual([kind.title]);
+      const drawing = place.find('.paper').querySelector('svg')!;
+      expect(drawing.getAttribute('width')).toMatch(/^(210|297)mm$/);
+      expect(link(place, 'Open as PDF').pathname).toBe(`/api/sheets/${kind.id}.pdf`);
+      place.fixture.destroy();
+      TestBed.resetTestingModule();
+    }
+  });
+
+  it('is made for a thing of the cupboard, turned where it has to be', async () => {
+    const place = await open({ sheet: 'ten-frame' });
+    expect(place.element.querySelector('.turned')).toBeNull();
+    const select = place.find<HTMLSelectElement>('select');
+    select.value = select.options[1]!.value;
+    select.dispatchEvent(new Event('change'));
+    await place.settle();
+    expect(place.element.querySelector('.turned')).not.toBeNull();
+    expect(link(place, 'Open as PDF').searchParams.get('thingMm')).toBe('38');
+  });
+
+  it('takes the range from the address, and says what cannot be made or is no number', async () => {
+    const place = await open({ sheet: 'number-cards', low: '3', high: '7' });
+    expect(place.find('.paper').getAttribute('aria-label')).toContain('Number cards 3 to 7');
+    await place.fill(/^from/, '9');
+    expect(place.find('[role=alert]').textContent).toContain('the range ends before it begins');
+    await place.fill(/^from/, 'x');
+    expect(place.all('[role=alert]').join(' ')).toContain('“from” must be a whole number');
+    await place.fill(/^from/, '1');
+    expect(place.element.querySelector('[role=alert]')).toBeNull();
+  });
+
+  it('turns the pages, and another seed makes another sheet', async () => {
+    const place = await open({ sheet: 'clip-strips' });
+    const drawing = (): string => place.find('.paper').innerHTML;
+    const first = drawing();
+    await place.click('Page after ›');
+    expect(drawing()).not.toBe(first);
+    await place.click('Page before ‹');
+    await place.click('Another one');
+    expect(drawing()).not.toBe(first);
+    expect(link(place, 'This page as SVG').searchParams.get('seed')).toBe('2');
+  });
+});

@@ -1,0 +1,162 @@
+import { LiveAnnouncer } from '@angular/cdk/a11y';
+import { Injectable, inject, signal } from '@angular/core';
+import {
+  type Band,
+  type PlanEntry,
+  PlanEntry as PlanEntrySchema,
+  WeekSheet,
+} from '@gumo/core/vocabulary';
+import { Store } from '@ngrx/store';
+import { format } from 'date-fns/format';
+import { parseISO } from 'date-fns/parseISO';
+import * as v from 'valibot';
+import { Api, ApiProblem } from '../../common/api';
+import { householdFeature } from '../../state/household';
+import { WeekActions, weekFeature } from '../../state/week';
+import { Copied, MovedCard, type WeekDay } from '../../state/week-answers';
+import type { CardMove } from './week-board';
+
+/** What a hand does to the week on screen: each goes to the server, and is said in words. */
+@Injectable()
+export class WeekByHand {
+  private readonly store = inject(Store);
+  private readonly api = inject(Api);
+  private readonly announcer = inject(LiveAnnouncer);
+  private readonly answer = this.store.selectSignal(weekFeature.selectAnswer);
+  private readonly monday = this.store.selectSignal(weekFeature.selectFrom);
+  private readonly activityById = this.store.selectSignal(householdFeature.selectActivityById);
+
+  /** The card whose reasons are open. */
+  readonly chosen = signal<string | null>(null);
+  readonly message = signal<{ readonly text: string; readonly bad: boolean } | null>(null);
+  readonly busy = signal(false);
+
+  private get from(): string {
+    return this.monday() ?? '';
+  }
+
+  async pin(entry: PlanEntry): Promise<void> {
+    const pinned = entry.pinned !== true;
+    await this.work(async () => {
+      await this.api.send('PUT', `/plan/${entry.id}`, { ...entry, pinned }, PlanEntrySchema);
+      this.tell(`${this.titleOf(entry)} ${pinned ? 'is pinned' : 'is no longer pinned'}.`);
+    });
+  }
+
+  async move({ entry, day }: CardMove): Promise<void> {
+    this.store.dispatch(WeekActions.cardMoved({ id: entry.id, day }));
+    const name = format(parseISO(day), 'EEEE');
+    await this.work(async () => {
+      const body = { version: entry.version, day };
+      const path = `/weeks/${this.from}/cards/${entry.id}/move`;
+      const { notes } = await this.api.send('POST', path, body, MovedCard);
+      const text = `${this.titleOf(entry)} is on ${name} now, and pinned there.`;
+      this.tell([text, ...notes].join(' '), notes.length > 0);
+    });
+  }
+
+  async swap(entry: PlanEntry, activityId: string): Promise<void> {
+    await this.work(async () => {
+      const body = { version: entry.version, activityId };
+      const path = `/weeks/${this.from}/cards/${entry.id}/swap`;
+      const next = await this.api.send('POST', path, body, PlanEntrySchema);
+      this.chosen.set(next.id);
+      this.tell(`${this.titleOf(next)} stands there now.`);
+    });
+  }
+
+  async leaveEmpty(entry: PlanEntry): Promise<void> {
+    await this.work(async () => {
+      const path = `/weeks/${this.from}/cards/${entry.id}/empty`;
+      await this.api.send('POST', path, { version: entry.version }, v.null());
+      this.chosen.set(null);
+      this.tell('The place stays empty.');
+    });
+  }
+
+  async ban(entry: PlanEntry): Promise<void> {
+    await this.work(async () => {
+      const body = { activityId: entry.activityId };
+      await this.api.send('POST', `/weeks/${this.from}/ban`, body, v.null());
+      this.chosen.set(null);
+      this.tell(`${this.titleOf(entry)} does not come this week.`);
+    });
+  }
+
+  async letCome(activityId: string): Promise<void> {
+    await this.putSheet((sheet) => ({
+      ...sheet,
+      banned: sheet.banned.filter((one) => one !== activityId),
+    }));
+  }
+
+  async close(day: WeekDay): Promise<void> {
+    await this.putSheet((sheet) => ({
+      ...sheet,
+      closed: day.closed
+        ? sheet.closed.filter((one) => one !== day.day)
+        : [...sheet.closed, day.day],
+    }));
+  }
+
+  async fill({ day, band }: { day: string; band: Band }): Promise<void> {
+    await this.putSheet((sheet) => {
+      const at = sheet.empty.findIndex((one) => one.day === day && one.band === band);
+      return { ...sheet, empty: sheet.empty.filter((_, i) => i !== at) };
+    });
+  }
+
+  async setPresence(one: { day: string; childId: string; away: boolean }): Promise<void> {
+    this.store.dispatch(WeekActions.presenceSet(one));
+    await this.work(() => this.api.send('POST', `/weeks/${this.from}/away`, one, v.null()));
+  }
+
+  async copy(): Promise<void> {
+    await this.work(async () => {
+      const { copied, left } = await this.api.send('POST', `/weeks/${this.from}/copy`, {}, Copied);
+      const text =
+        copied === 0
+          ? 'Nothing could be copied.'
+          : `${copied} ${copied === 1 ? 'card' : 'cards'} copied from last week.`;
+      this.tell([text, ...left].join(' '), left.length > 0);
+    });
+  }
+
+  private titleOf = (entry: PlanEntry): string =>
+    this.activityById().get(entry.activityId)?.title ?? 'The card';
+
+  private async putSheet(change: (sheet: WeekSheet) => WeekSheet): Promise<void> {
+    const sheet = this.answer()?.sheet;
+    if (!sheet) return;
+    await this.work(() => this.api.send('PUT', `/weeks/${sheet.from}`, change(sheet), WeekSheet));
+  }
+
+  /** Does something on the server, then shows the week as it stands; says what went wrong. */
+  private async work(work: () => Promise<unknown>): Promise<void> {
+    this.busy.set(true);
+    this.message.set(null);
+    try {
+      await work();
+    } catch (error) {
+      const changed = error instanceof ApiProblem && error.status === 409;
+      this.tell(
+        changed
+          ? 'This was changed elsewhere; here is how it stands now.'
+          : (error as Error).message,
+        true,
+      );
+    } finally {
+      this.busy.set(false);
+      this.reload();
+    }
+  }
+
+  reload(): void {
+    this.store.dispatch(WeekActions.opened({ from: this.from }));
+  }
+
+  private tell(text: string, bad = false): void {
+    this.message.set({ text, bad });
+    void this.announcer.announce(text);
+  }
+}
