@@ -62,7 +62,9 @@ test('the whole sitting by keyboard alone', async ({ page }) => {
   await expect(page.getByRole('heading', { name: 'Children' })).toBeVisible();
   await tabTo(page, /Kofi/);
   await page.keyboard.press('Enter');
-  await tabTo(page, /Says the words to five/);
+  await expect(page.getByRole('heading', { name: 'Kofi' })).toBeVisible();
+  await expect(page.getByRole('button', { name: /Says the words to five:/ })).toBeVisible();
+  await tabTo(page, /Says the words to five:/);
   await page.keyboard.press('ArrowDown');
   await page.keyboard.press('ArrowDown');
   await page.keyboard.press('ArrowRight');

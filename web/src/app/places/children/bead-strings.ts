@@ -25,7 +25,7 @@ const KINDS: readonly Standing[] = ['not-met', 'started', 'nearly', 'secure', 'c
   template: `
     <div class="strings" [style.block-size.px]="layout().height" (mouseleave)="pointed.set(null)">
       <svg class="threads" aria-hidden="true" [attr.height]="layout().height">
-        @for (row of layout().rows; track row.top) {
+        @for (row of layout().rows; track $index) {
           @for (thread of row.threads; track $index) {
             <path [attr.d]="thread" />
           }
@@ -34,7 +34,7 @@ const KINDS: readonly Standing[] = ['not-met', 'started', 'nearly', 'secure', 'c
           <path class="link" [class.above]="link.kind === 'above'" [attr.d]="link.path" />
         }
       </svg>
-      @for (row of layout().rows; track row.top) {
+      @for (row of layout().rows; track $index) {
         @if (row.title !== '') {
           <h2 [style.top.px]="row.top" [class.over]="narrow()">{{ row.title }}</h2>
         }
