@@ -22,6 +22,7 @@ import { factsRoutes } from './routes/facts.js';
 import { householdRoutes } from './routes/household.js';
 import { notesRoutes } from './routes/notes.js';
 import { weekPlansIn } from './planning/week-plans.js';
+import { papersRoutes } from './routes/papers.js';
 import { planRoutes } from './routes/plan.js';
 import { plansRoutes } from './routes/plans.js';
 import { progressRoutes } from './routes/progress.js';
@@ -90,6 +91,7 @@ function apiRoutes(context: Context, requestsAMinute: number): express.Router {
   api.use('/days', daysRoutes(context), todayRoutes(context));
   api.use('/notes', notesRoutes(context));
   api.use('/sheets', sheetsRoutes(context));
+  api.use('/papers', papersRoutes(context));
   api.use('/plan', planRoutes(context));
   api.use('/weeks', weeksRoutes(context, plans), exportRoutes(context));
   api.use(() => {

@@ -7,6 +7,7 @@ import { openDatabase } from './database/open.js';
 import { storeIn } from './database/store.js';
 import { loadDemo, startEmpty } from './household.js';
 import { makePlanner } from './planning/planner.js';
+import { makePrinter } from './sheets/printer.js';
 import { progressIn } from './progress.js';
 
 export interface ServeOptions {
@@ -44,7 +45,15 @@ export async function serve(options: ServeOptions): Promise<Running> {
   }
   const changes = makeChanges();
   const planner = makePlanner();
-  const context = { store, changes, planner, progress: progressIn(store), today: options.today };
+  const printer = makePrinter();
+  const context = {
+    store,
+    changes,
+    planner,
+    printer,
+    progress: progressIn(store),
+    today: options.today,
+  };
   const { webFolder, requestsAMinute } = options;
   const app = createApp({
     context,
@@ -72,6 +81,7 @@ export async function serve(options: ServeOptions): Promise<Running> {
     stop: async () => {
       changes.close();
       await planner.close();
+      await printer.close();
       await new Promise<void>((resolve) => {
         server.close(() => resolve());
         server.closeAllConnections();

@@ -51,3 +51,4 @@ export const HANDLINGS: readonly AnyHandling[] = [
   SHARE,
   COINS_TO_COUNT,
 ] as readonly unknown[] as readonly AnyHandling[];
+export { fingersFor, fingersScene } from './fingers.js';

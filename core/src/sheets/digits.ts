@@ -1,5 +1,5 @@
 import type { SheetKind } from './kind.js';
-import { type Ink, type Mark, areaOf, dot, line, pageOf } from './page.js';
+import { type Ink, type Mark, areaOf, centered, dot, line, pageOf, text } from './page.js';
 import { digitsFrom } from './range.js';
 import { FIELD, type Stroke, strokePath, strokesOf } from './strokes.js';
 
@@ -26,55 +26,116 @@ const written = (
   ...(dash ? { dash } : {}),
 });
 
-const LINE_MM = 34;
+/** From one row of writing to the next, its height, and from one digit to the next, in millimeters. */
+const ROW_MM = 36;
+const HIGH_MM = 24;
+const STEP_MM = 24;
+const MODEL_MM = 3.6;
 /** How wide the line to trace is, by look. */
 const WIDTHS: Readonly<Record<string, number>> = { dotted: 0.9, hollow: 3.4, faded: 2 };
+/** How much of a stroke its arrow goes along, in millimeters, and how long its head is. */
+const ARROW_MM = 9;
+const HEAD_MM = 1.9;
+
+/** An arrow along the first part of a stroke, with the stroke's number where there are several. */
+function arrow({ points }: Stroke, { x, y, scale }: Placed, number: number | null): Mark[] {
+  const marks: Mark[] = [];
+  const at = ([px, py]: readonly [number, number]) => ({ x: x + px * scale, y: y + py * scale });
+  let gone = 0;
+  let [from, tip] = [at(points[0] ?? [0, 0]), at(points[0] ?? [0, 0])];
+  const begin = from;
+  for (const point of points.slice(1)) {
+    if (gone >= ARROW_MM) break;
+    const to = at(point);
+    const step = Math.hypot(to.x - tip.x, to.y - tip.y);
+    const part = Math.min(1, (ARROW_MM - gone) / (step || 1));
+    from = tip;
+    tip = { x: tip.x + (to.x - tip.x) * part, y: tip.y + (to.y - tip.y) * part };
+    marks.push(line(from.x, from.y, tip.x, tip.y, { width: 0.5 }));
+    gone += step;
+  }
+  const turn = Math.atan2(tip.y - from.y, tip.x - from.x);
+  const side = (by: number): Mark =>
+    line(
+      tip.x,
+      tip.y,
+      tip.x - HEAD_MM * Math.cos(turn + by),
+      tip.y - HEAD_MM * Math.sin(turn + by),
+      { width: 0.5 },
+    );
+  marks.push(side(0.5), side(-0.5), dot(begin.x, begin.y, number === null ? 1.3 : 1.7));
+  if (number !== null) marks.push(centered(begin.x, begin.y, 3, String(number), 'paper'));
+  return marks;
+}
+
+/** How a digit is written, large, with arrows; for the first place of a row. */
+function model(strokes: readonly Stroke[], placed: Placed): Mark[] {
+  return [
+    ...strokes.map((stroke) => written(stroke, placed, MODEL_MM, 'light')),
+    ...strokes.flatMap((stroke, i) => arrow(stroke, placed, strokes.length > 1 ? i + 1 : null)),
+  ];
+}
+
+/** One to write over, dotted, hollow or faded; its start is marked. */
+function toTrace(strokes: readonly Stroke[], placed: Placed, look: string): Mark[] {
+  const isDotted = look !== 'hollow' && look !== 'faded';
+  return strokes.flatMap((stroke): Mark[] => {
+    const width = WIDTHS[look] ?? WIDTHS['dotted'] ?? 1;
+    const over = written(stroke, placed, width, 'light', isDotted ? [0.1, 2.2] : null);
+    return look === 'hollow' ? [over, written(stroke, placed, 2.4, 'paper')] : [over];
+  });
+}
+
+function startOf([stroke]: readonly Stroke[], { x, y, scale }: Placed): Mark {
+  const [sx, sy] = stroke?.points[0] ?? [0, 0];
+  return dot(x + sx * scale, y + sy * scale, 1.3, 'gray');
+}
 
 export const TRACING: SheetKind = {
   id: 'tracing',
   title: 'Digits to trace',
-  about: 'Each digit on its lines: where it begins, which way, then dotted, then alone.',
-  asks: ['range'],
+  about: 'Each digit on its lines: with arrows, to trace, and alone from its dot.',
+  asks: ['range', 'cues'],
   looks: [
     ['dotted', 'dotted'],
     ['hollow', 'hollow'],
     ['faded', 'faded'],
+    ['own', 'only the dots'],
   ],
-  make: ({ paper, low, high, seed, look, forms }) => {
+  make: ({ paper, low, high, seed, look, forms, cues }) => {
     const digits = digitsFrom(low, high);
     const area = areaOf(paper, false);
-    const perPage = Math.floor(area.height / LINE_MM);
+    const perPage = Math.floor(area.height / ROW_MM);
     const title = 'Digits to trace';
-    const scale = 24 / FIELD.height;
+    const scale = HIGH_MM / FIELD.height;
+    const many = Math.floor((area.width - 6) / STEP_MM);
     const row = (digit: number, y: number): Mark[] => {
       const strokes = strokesOf(digit, forms);
+      const right = area.x + area.width;
       const marks: Mark[] = [
-        line(area.x, y + 24, area.x + area.width, y + 24, { ink: 'gray', width: 0.25 }),
-        line(area.x, y, area.x + area.width, y, { ink: 'light', width: 0.25 }),
+        line(area.x, y, right, y, { ink: 'light', width: 0.25 }),
+        line(area.x, y + HIGH_MM / 2, right, y + HIGH_MM / 2, {
+          ink: 'light',
+          width: 0.25,
+          dash: [2, 2],
+        }),
+        line(area.x, y + HIGH_MM, right, y + HIGH_MM, { ink: 'gray', width: 0.25 }),
+        // Where the row begins: it is written from left to right.
+        line(area.x, y, area.x, y + HIGH_MM, { ink: 'gray', width: 0.9 }),
       ];
-      const many = Math.floor(area.width / 24);
       for (let i = 0; i < many; i++) {
-        const x = area.x + 4 + i * 24;
-        const isModel = i === 0;
-        for (const stroke of strokes) {
-          if (i < many - 2) {
-            const place = { x, y, scale };
-            const width = isModel ? 2 : (WIDTHS[look] ?? WIDTHS['dotted'] ?? 1);
-            const isDotted = !isModel && (look === '' || look === 'dotted');
-            marks.push(
-              written(
-                stroke,
-                place,
-                width,
-                isModel ? 'black' : 'light',
-                isDotted ? [0.1, 2.2] : null,
-              ),
-            );
-            if (look === 'hollow' && !isModel) marks.push(written(stroke, place, 2.4, 'paper'));
-          }
-          const [sx, sy] = stroke.points[0] ?? [0, 0];
-          if (stroke === strokes[0]) marks.push(dot(x + sx * scale, y + sy * scale, 1.3, 'gray'));
+        const placed = { x: area.x + 5 + i * STEP_MM, y, scale };
+        if (i === 0) marks.push(...model(strokes, placed));
+        else {
+          const isOwn = look === 'own' || i >= many - 2;
+          if (!isOwn) marks.push(...toTrace(strokes, placed, look));
+          marks.push(startOf(strokes, placed));
         }
+      }
+      if (cues !== 'none') {
+        const said = strokes.map(({ move, rhyme }) => (cues === 'rhyme' ? rhyme : move)).join(', ');
+        const full = `${said}${cues === 'movement' ? ', and stop' : ''}`;
+        marks.push(text(area.x, y + HIGH_MM + 6, 4, full, { anchor: 'start', ink: 'gray' }));
       }
       return marks;
     };
@@ -84,11 +145,11 @@ export const TRACING: SheetKind = {
         false,
         digits
           .slice(p * perPage, (p + 1) * perPage)
-          .flatMap((digit, i) => row(digit, area.y + 3 + i * LINE_MM)),
+          .flatMap((digit, i) => row(digit, area.y + 3 + i * ROW_MM)),
         { title, seed },
       ),
     );
-    return { title, pages, notes: ['The dot says where to begin.'] };
+    return { title, pages, notes: ['The dot says where to begin, the arrow which way.'] };
   },
 };
 

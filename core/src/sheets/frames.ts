@@ -1,5 +1,5 @@
-import { cellFor, fitFor } from './layout.js';
-import { type Mark, type Page, areaOf, centered, dot, line, pageOf, rect } from './page.js';
+import { cellFor, fitFor, onePage } from './layout.js';
+import { type Mark, type Page, areaOf, centered, dot, line, pageOf, rect, text } from './page.js';
 import type { SheetKind } from './kind.js';
 import type { SheetWish } from './wish.js';
 
@@ -110,4 +110,43 @@ export const FIVE_FRAME: SheetKind = {
     pages: framePages(wish, 1, 'Five frame'),
     notes: ['Laminate it, or put it into a clear sleeve.'],
   }),
+};
+
+/** A letter's cell in a name frame, in millimeters. */
+const LETTER_MM = 34;
+
+export const NAME_FRAME: SheetKind = {
+  id: 'name-frame',
+  title: 'Name frame',
+  about: 'A cell for each letter of a name, in rows of five, and one for how many there are.',
+  asks: ['word'],
+  looks: [
+    ['letters', 'with the letters'],
+    ['empty', 'empty cells'],
+  ],
+  make: ({ paper, seed, word, owner, look }) => {
+    const letters = [...(word || owner).toUpperCase()].filter((one) => /\p{L}/u.test(one));
+    if (letters.length === 0) throw new RangeError('write the name that it is for');
+    const area = areaOf(paper, true);
+    const rows = Math.ceil(letters.length / 5);
+    const cell = Math.min(LETTER_MM, (area.height - 44) / rows);
+    const columns = Math.min(5, letters.length);
+    const x = area.x + (area.width - columns * cell) / 2;
+    const marks = letters.flatMap((letter, i): Mark[] => {
+      const [left, top] = [x + (i % 5) * cell, area.y + Math.floor(i / 5) * cell];
+      return [
+        rect(left, top, cell, cell, { width: BORDER_MM }),
+        ...(look === 'empty'
+          ? []
+          : [centered(left + cell / 2, top + cell / 2, cell * 0.62, letter)]),
+      ];
+    });
+    const y = area.y + rows * cell + 12;
+    const middle = area.x + area.width / 2;
+    marks.push(
+      text(middle - 6, y + 19, 8, 'How many letters?', { anchor: 'end', ink: 'gray' }),
+      rect(middle, y, 28, 28, { round: 3, width: 0.6 }),
+    );
+    return onePage({ paper, seed }, true, 'Name frame', marks);
+  },
 };

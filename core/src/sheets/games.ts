@@ -61,7 +61,8 @@ export const BINGO: SheetKind = {
   about: 'Different boards of nine, and a list for who calls.',
   asks: ['range', 'count'],
   looks: [],
-  make: ({ paper, low, high, count, seed }) => {
+  make: (wish) => {
+    const { paper, low, high, count, seed } = wish;
     const boards = bingoBoards(low, high, count, seed);
     const faces = boards.map((board) => boardFace(board, LINE_MM));
     const title = `Bingo ${low} to ${high}`;
@@ -79,7 +80,7 @@ export const BINGO: SheetKind = {
     );
     return {
       title,
-      pages: [...cardPages(paper, { width: SIDE_MM, height: SIDE_MM }, faces, foot), caller],
+      pages: [...cardPages(wish, { width: SIDE_MM, height: SIDE_MM }, faces, title), caller],
       notes: ['The last page is for who calls.'],
     };
   },
@@ -142,7 +143,8 @@ export const THREE_IN_LINE: SheetKind = {
   about: 'Boards of nine numbers; whoever makes a sum covers it, three in a line wins the round.',
   asks: ['range', 'count'],
   looks: [],
-  make: ({ paper, low, high, count, seed }) => {
+  make: (wish) => {
+    const { low, high, count, seed } = wish;
     const numbers = numbersFrom(low, high);
     if (numbers.length < BOARD)
       throw new RangeError('boards want a range of at least three numbers');
@@ -158,7 +160,7 @@ export const THREE_IN_LINE: SheetKind = {
     const title = `Three in a line, ${low} to ${high}`;
     return {
       title,
-      pages: cardPages(paper, { width: SIDE_MM, height: SIDE_MM }, faces, { title, seed }),
+      pages: cardPages(wish, { width: SIDE_MM, height: SIDE_MM }, faces, title),
       notes: [],
     };
   },

@@ -1,28 +1,30 @@
-import {
-  BOX_LABELS,
-  CLIP_STRIPS,
-  COUNTING_CARDS,
-  DOMINOES,
-  NUMBER_CARDS,
-  SCATTER_CARDS,
-  STEP_STRIPS,
-} from './cards.js';
+import { BOX_LABELS, COUNTING_CARDS, DOMINOES, SCATTER_CARDS } from './cards.js';
 import { DIGIT_ROADS, TRACING } from './digits.js';
-import { FIVE_FRAME, TEN_FRAME } from './frames.js';
+import { NUMBER_CARDS } from './faces.js';
+import { FIVE_FRAME, NAME_FRAME, TEN_FRAME } from './frames.js';
 import { BINGO, CROWD, DICE_NET, THREE_IN_LINE } from './games.js';
-import { BETWEEN_MAT, CHART_GRID, PART_WHOLE, PREDICTION_CHART, PRESS_COUNT } from './mats.js';
+import { BETWEEN_MAT, CHART_GRID, PREDICTION_CHART, PRESS_COUNT } from './mats.js';
 import { COIN_CARDS, HOP_CARDS, PAIR_CARDS, PAIR_DOTS } from './more-cards.js';
+import { PART_WHOLE, PART_WHOLE_CARDS } from './parts.js';
 import { ALIKE_CARDS, COPY_GRIDS, HALF_PICTURES, PATTERN_STRIPS } from './pictures.js';
+import { CLIP_CARDS, CLIP_STRIPS, STEP_STRIPS } from './strips.js';
 import { HUNDRED_SHEET, NUMBER_LINE, NUMBER_TRACK, RING_SHEET } from './tracks.js';
 import type { SheetKind } from './kind.js';
 
+export { pictureFor } from './drawn.js';
+export { FACE_WORDS } from './faces.js';
 export { bingoBoards, crowdOf } from './games.js';
 export * from './for-activities.js';
+export * from './items.js';
 export { coinsFor } from './more-cards.js';
 export * from './kind.js';
 export * from './layout.js';
+export * from './made.js';
+export { clipChoices, gapsIn } from './strips.js';
 export * from './page.js';
+export * from './papers.js';
 export * from './strokes.js';
+export * from './trace.js';
 export * from './svg.js';
 export * from './wish.js';
 
@@ -30,11 +32,14 @@ export * from './wish.js';
 export const SHEETS: readonly SheetKind[] = [
   TEN_FRAME,
   FIVE_FRAME,
+  NAME_FRAME,
   PART_WHOLE,
+  PART_WHOLE_CARDS,
   NUMBER_CARDS,
   COUNTING_CARDS,
   SCATTER_CARDS,
   PAIR_DOTS,
+  CLIP_CARDS,
   CLIP_STRIPS,
   PAIR_CARDS,
   NUMBER_TRACK,

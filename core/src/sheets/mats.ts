@@ -3,36 +3,6 @@ import { cellFor, onePage } from './layout.js';
 import { type Mark, areaOf, centered, circle, line, pageOf, rect, text } from './page.js';
 import { numbersFrom } from './range.js';
 
-export const PART_WHOLE: SheetKind = {
-  id: 'part-whole',
-  title: 'Part-whole mat',
-  about: 'A whole above, its parts below; room for the things of one whole in each.',
-  asks: [],
-  looks: [
-    ['two', 'two parts'],
-    ['three', 'three parts'],
-  ],
-  make: ({ paper, seed, look }) => {
-    const parts = look === 'three' ? 3 : 2;
-    const area = areaOf(paper, true);
-    const r = Math.min(area.width / (parts * 2.3), area.height / 4.4);
-    const top = { x: area.x + area.width / 2, y: area.y + r + 1 };
-    const y = area.y + area.height - r - 1;
-    const marks: Mark[] = Array.from({ length: parts }, (_, i): Mark[] => {
-      const x = area.x + (area.width * (i + 0.5)) / parts;
-      const far = Math.hypot(x - top.x, y - top.y);
-      const [ux, uy] = [(x - top.x) / far, (y - top.y) / far];
-      return [
-        line(top.x + ux * r, top.y + uy * r, x - ux * r, y - uy * r, { width: 0.8 }),
-        circle(x, y, r, { width: 0.8 }),
-      ];
-    }).flat();
-    marks.push(circle(top.x, top.y, r, { width: 0.8 }));
-    const title = 'Part-whole';
-    return onePage({ paper, seed }, true, title, marks);
-  },
-};
-
 export const BETWEEN_MAT: SheetKind = {
   id: 'between-mat',
   title: 'Between mat',

@@ -10,7 +10,8 @@ export const PAIR_CARDS: SheetKind = {
   about: 'Each amount in partners: one is left over, or none.',
   asks: ['range'],
   looks: [],
-  make: ({ paper, low, high, seed }) => {
+  make: (wish) => {
+    const { low, high } = wish;
     const size = { width: 45, height: 75 };
     if (high < low) throw new RangeError('the range ends before it begins');
     const numbers = numbersFrom(low, Math.min(20, high));
@@ -29,7 +30,7 @@ export const PAIR_CARDS: SheetKind = {
       );
     });
     const title = `Pairs ${low} to ${high}`;
-    return { title, pages: cardPages(paper, size, faces, { title, seed }), notes: [] };
+    return { title, pages: cardPages(wish, size, faces, title), notes: [] };
   },
 };
 
@@ -39,7 +40,8 @@ export const PAIR_DOTS: SheetKind = {
   about: 'Every way to make a number of two parts, solid and ringed; the sum on the back half.',
   asks: ['range', 'answers'],
   looks: [],
-  make: ({ paper, high, seed, answers }) => {
+  make: (wish) => {
+    const { high, answers } = wish;
     const whole = Math.min(10, high);
     const size = { width: 60, height: 40 };
     const faces = splitsOf(whole).map(([a, b]): CardFace => (x, y) => [
@@ -53,7 +55,7 @@ export const PAIR_DOTS: SheetKind = {
     const title = `Ways to make ${whole}`;
     return {
       title,
-      pages: cardPages(paper, size, faces, { title, seed }),
+      pages: cardPages(wish, size, faces, title),
       notes: ['Solid and ringed stay apart in black and white too.'],
     };
   },
@@ -96,7 +98,8 @@ export const COIN_CARDS: SheetKind = {
   about: 'Coins of one, five and ten, and what they are together.',
   asks: ['range', 'answers'],
   looks: [],
-  make: ({ paper, low, high, seed, answers }) => {
+  make: (wish) => {
+    const { low, high, seed, answers } = wish;
     const amounts = numbersFrom(low, Math.min(50, high))
       .filter((n) => n > 0 && fewest(n).length <= MOST_COINS)
       .slice(0, 24);
@@ -117,7 +120,7 @@ export const COIN_CARDS: SheetKind = {
         : [line(x + 40, y + 60, x + 70, y + 60, { ink: 'gray' })]),
     ]);
     const title = `Coins ${low} to ${high}`;
-    return { title, pages: cardPages(paper, size, faces, { title, seed }), notes: [] };
+    return { title, pages: cardPages(wish, size, faces, title), notes: [] };
   },
 };
 

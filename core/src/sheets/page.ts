@@ -78,6 +78,7 @@ export type Mark =
       readonly text: string;
       readonly anchor: 'start' | 'middle' | 'end';
       readonly ink: Ink;
+      readonly bold?: boolean;
     };
 
 /** One side of paper. */
@@ -140,7 +141,7 @@ export const text = (
   y: number,
   size: number,
   words: string,
-  more: Partial<Pick<Extract<Mark, { kind: 'text' }>, 'anchor' | 'ink'>> = {},
+  more: Partial<Pick<Extract<Mark, { kind: 'text' }>, 'anchor' | 'ink' | 'bold'>> = {},
 ): Mark => ({ kind: 'text', x, y, size, text: words, anchor: 'middle', ink: 'black', ...more });
 
 /** Part of the type's height from its line to the middle of a digit (measured on Andika). */
@@ -155,12 +156,12 @@ export const centered = (
   ink: Ink = 'black',
 ): Mark => text(x, y + size * DIGIT_MIDDLE, size, words, { ink });
 
-/** A page with its check line and the seed that makes the same one again. */
+/** A page with its check line and, where there is one, the seed that makes the same one again. */
 export function pageOf(
   paper: Paper,
   turned: boolean,
   marks: readonly Mark[],
-  foot: { readonly title: string; readonly seed: number },
+  foot: { readonly title: string; readonly seed?: number },
 ): Page {
   const { width, height } = sizeOf(paper, turned);
   const y = height - MARGIN_MM - 2;
@@ -176,10 +177,16 @@ export function pageOf(
         anchor: 'start',
         ink: 'gray',
       }),
-      text(width - MARGIN_MM, y + 0.9, 2.6, `${foot.title} · ${foot.seed}`, {
-        anchor: 'end',
-        ink: 'gray',
-      }),
+      text(
+        width - MARGIN_MM,
+        y + 0.9,
+        2.6,
+        foot.seed === undefined ? foot.title : `${foot.title} · ${foot.seed}`,
+        {
+          anchor: 'end',
+          ink: 'gray',
+        },
+      ),
     ],
   };
 }

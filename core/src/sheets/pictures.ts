@@ -1,8 +1,9 @@
-import { DRAWINGS, HALF_FIGURES, UNIT_ORDER, alikeCards, repeatUnit } from '../measuring/index.js';
+import { HALF_FIGURES, UNIT_ORDER, alikeCards, repeatUnit } from '../measuring/index.js';
 import { seeded } from '../numbers/index.js';
+import { drawing } from './drawn.js';
 import type { SheetKind } from './kind.js';
 import { type CardFace, cardPages, onePage } from './layout.js';
-import { type Ink, type Mark, circle, line, rect, middle } from './page.js';
+import { type Mark, circle, line, middle, rect } from './page.js';
 
 /** A shape of its own for each symbol, so that it reads in black and white. */
 function token(symbol: string, x: number, y: number, side: number): Mark {
@@ -28,27 +29,14 @@ function token(symbol: string, x: number, y: number, side: number): Mark {
   }
 }
 
-const drawing = (index: number, x: number, y: number, side: number, shadow: boolean): Mark[] =>
-  (DRAWINGS[index % DRAWINGS.length] as (typeof DRAWINGS)[number]).parts.map(
-    ({ path, tone }): Mark => ({
-      kind: 'path',
-      path,
-      x,
-      y,
-      scale: side / 24,
-      width: 0.35,
-      ink: 'black',
-      fill: shadow ? 'black' : ((['paper', 'light', 'gray'] as readonly Ink[])[tone - 1] as Ink),
-    }),
-  );
-
 export const PATTERN_STRIPS: SheetKind = {
   id: 'pattern-strips',
   title: 'Pattern strips',
   about: 'A pattern begun; empty places to go on.',
   asks: ['count', 'answers'],
   looks: UNIT_ORDER.map((unit): [string, string] => [unit, unit]),
-  make: ({ paper, count, seed, answers, look }) => {
+  make: (wish) => {
+    const { count, answers, look } = wish;
     const unit = [...(look || UNIT_ORDER[0])];
     const shown = Math.max(2 * unit.length, 6);
     const places = shown + 3;
@@ -69,10 +57,10 @@ export const PATTERN_STRIPS: SheetKind = {
     return {
       title,
       pages: cardPages(
-        paper,
+        wish,
         size,
         Array.from({ length: count }, () => face),
-        { title, seed },
+        title,
       ),
       notes: ['Two whole units are shown, so that only one thing can come next.'],
     };
@@ -88,7 +76,8 @@ export const COPY_GRIDS: SheetKind = {
     ['2', '2 by 2'],
     ['3', '3 by 3'],
   ],
-  make: ({ paper, count, seed, look }) => {
+  make: (wish) => {
+    const { count, seed, look } = wish;
     const n = look === '3' ? 3 : 2;
     const random = seeded(seed);
     const cell = 26;
@@ -111,7 +100,7 @@ export const COPY_GRIDS: SheetKind = {
     });
     const title = `Grids of ${n} by ${n}`;
     const size = { width: 2 * side + 18, height: side + 10 };
-    return { title, pages: cardPages(paper, size, faces, { title, seed }), notes: [] };
+    return { title, pages: cardPages(wish, size, faces, title), notes: [] };
   },
 };
 
@@ -124,15 +113,15 @@ export const ALIKE_CARDS: SheetKind = {
     ['picture', 'pictures'],
     ['shadow', 'shadows'],
   ],
-  make: ({ paper, count, seed, answers, look }) => {
+  make: (wish) => {
+    const { count, seed, answers, look } = wish;
     const size = { width: 180, height: 44 };
     const faces = alikeCards(count, seed).map(({ sought, among }): CardFace => (x, y) => {
-      const indexOf = (one: (typeof among)[number]): number => DRAWINGS.indexOf(one);
       return [
-        ...drawing(indexOf(sought), x + 5, y + 6, 32, false),
+        ...drawing(sought.id, x + 5, y + 6, 32),
         line(x + 42, y + 4, x + 42, y + 40, { ink: 'light' }),
         ...among.flatMap((one, i): Mark[] => [
-          ...drawing(indexOf(one), x + 47 + i * 33, y + 8, 28, look === 'shadow'),
+          ...drawing(one.id, x + 47 + i * 33, y + 8, 28, look === 'shadow'),
           ...(answers && one === sought
             ? [circle(x + 61 + i * 33, y + 22, 19, { ink: 'gray' })]
             : []),
@@ -140,7 +129,7 @@ export const ALIKE_CARDS: SheetKind = {
       ];
     });
     const title = look === 'shadow' ? 'Which shadow?' : 'Which is alike?';
-    return { title, pages: cardPages(paper, size, faces, { title, seed }), notes: [] };
+    return { title, pages: cardPages(wish, size, faces, title), notes: [] };
   },
 };
 

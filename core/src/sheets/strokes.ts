@@ -74,8 +74,8 @@ export function strokesOf(digit: number, forms: DigitForms): readonly Stroke[] {
     case 4:
       return forms.four === 'open'
         ? [
-            stroke('down, across', 'Down and over, some more', [2, 1], [2, 9], [8.6, 9]),
-            stroke('down through', 'and down once more: four', [6.6, 4.5], [6.6, 15]),
+            stroke('down, across', 'Down and over, some more', [2.6, 1], [1.6, 10.4], [8.8, 10.4]),
+            stroke('down through', 'and down once more: four', [6.6, 4.2], [6.6, 15]),
           ]
         : [
             stroke(

@@ -1,5 +1,22 @@
 import * as v from 'valibot';
+import { DRAWINGS } from '../measuring/index.js';
 import { PAPERS } from './page.js';
+
+/** The ways in which a card shows a number. */
+export const FACES = [
+  'numeral',
+  'dots',
+  'tally',
+  'fingers',
+  'word',
+  'frame',
+  'sum',
+  'pictures',
+] as const;
+export type Face = (typeof FACES)[number];
+
+/** What a digit's way is said with; none leaves the page without words. */
+export const CUES = ['movement', 'rhyme', 'none'] as const;
 
 const whole = (least: number, most: number) =>
   v.pipe(
@@ -8,6 +25,8 @@ const whole = (least: number, most: number) =>
     v.minValue(least, `must be at least ${least}`),
     v.maxValue(most, `must be at most ${most}`),
   );
+const flag = v.boolean('must be true or false');
+const words = (most: number) => v.pipe(v.string(), v.trim(), v.maxLength(most, 'is too long'));
 
 /** What a sheet is made for: this range, these things, this paper, and a seed that makes it again. */
 export const SheetWish = v.object({
@@ -23,9 +42,26 @@ export const SheetWish = v.object({
   /** Frames, boards, strips: how many. */
   count: whole(1, 40),
   seed: whole(0, 999_999),
-  answers: v.boolean('must be true or false'),
+  answers: flag,
   /** How it looks, of the looks that the kind of sheet has. */
-  look: v.pipe(v.string(), v.maxLength(20, 'is too long')),
+  look: words(20),
+  /** The ways in which number cards show each number. */
+  faces: v.pipe(
+    v.array(v.picklist(FACES, `must be of ${FACES.join(', ')}`)),
+    v.minLength(1, 'choose at least one'),
+    v.maxLength(FACES.length),
+  ),
+  /** Two ways on the two sides of one card. */
+  twoSided: flag,
+  /** Cards apart, with film around each. */
+  laminate: flag,
+  /** The small drawing on the page that a child likes; empty for none. */
+  picture: v.picklist(['', ...DRAWINGS.map((one) => one.id)], 'is no drawing that is here'),
+  /** Whom the sheet is for, written at its foot; empty for anyone. */
+  owner: words(60),
+  /** The word of a name frame. */
+  word: words(20),
+  cues: v.picklist(CUES, 'must be movement, rhyme or none'),
   forms: v.object({
     one: v.picklist(['plain', 'flagged']),
     four: v.picklist(['open', 'closed']),
@@ -43,5 +79,12 @@ export const usualWish = (): SheetWish => ({
   seed: 1,
   answers: false,
   look: '',
+  faces: ['numeral'],
+  twoSided: false,
+  laminate: false,
+  picture: '',
+  owner: '',
+  word: '',
+  cues: 'movement',
   forms: { one: 'plain', four: 'open', nine: 'straight' },
 });

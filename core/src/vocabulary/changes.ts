@@ -12,6 +12,7 @@ export const Change = v.object({
     'household',
     'things',
     'activities',
+    'prints',
   ] as const),
   childIds: v.array(Id),
   day: v.nullable(Day),

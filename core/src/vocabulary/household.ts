@@ -48,6 +48,8 @@ export const Household = v.object({
   tableMinutesADay: v.optional(wholeUpTo(120)),
   /** Seconds that planning a week may take; 0 takes the first plan. */
   planSeconds: v.optional(wholeUpTo(60)),
+  /** What paper and ink of a printed page cost, in the household's money. */
+  pageCost: v.optional(v.pipe(v.number('must be a number'), v.minValue(0), v.maxValue(100))),
   againstClock: flag,
   nameNearest: flag,
   moments: list(Moment, 20),

@@ -20,13 +20,23 @@ export interface Rows<T extends Versioned> {
   remove(id: string): void;
 }
 
+type RowsTable =
+  | 'household'
+  | 'children'
+  | 'things'
+  | 'activities'
+  | 'songs'
+  | 'kits'
+  | 'plan_entries'
+  | 'print_items';
+
 /**
  * Opens a table of versioned rows.
  * @param columns further columns that are filled from the row, by name
  */
 export function rowsIn<T extends Versioned>(
   db: Database,
-  table: 'household' | 'children' | 'things' | 'activities' | 'songs' | 'kits' | 'plan_entries',
+  table: RowsTable,
   columns: Readonly<Record<string, (row: T) => string | number>>,
   order = 'rowid',
 ): Rows<T> {

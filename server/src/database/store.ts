@@ -8,6 +8,7 @@ import type {
   OwnActivity,
   Song,
 } from '@gumo/core/vocabulary';
+import type { PrintItem } from '@gumo/core/sheets';
 import type { Database } from 'better-sqlite3';
 import { type Facts, factsIn } from './facts.js';
 import { type Notes, notesIn } from './notes.js';
@@ -25,6 +26,8 @@ export interface Store {
   readonly songs: Rows<Song>;
   readonly kits: Rows<Kit>;
   readonly plan: Rows<PlanEntry> & { ofDay(day: string): PlanEntry[] };
+  /** Sheets that are kept to be printed together. */
+  readonly prints: Rows<PrintItem>;
   readonly days: { find(day: string): DaySheet; put(sheet: DaySheet): void };
   readonly sittings: Sittings;
   readonly facts: Facts;
@@ -75,6 +78,7 @@ export function storeIn(db: Database): Store {
       }),
       ofDay: (day) => (ofDay.all(day) as string[]).map((body) => JSON.parse(body) as PlanEntry),
     },
+    prints: rowsIn<PrintItem>(db, 'print_items', {}),
     days: {
       find(day) {
         const body = sheet.get(day) as string | undefined;

@@ -5,6 +5,7 @@ import type { Store } from '../database/store.js';
 import type { Planner } from '../planning/planner.js';
 import { notFound } from '../problems.js';
 import type { Progress } from '../progress.js';
+import type { Printer } from '../sheets/printer.js';
 
 /** What every route works with. */
 export interface Context {
@@ -12,6 +13,7 @@ export interface Context {
   readonly progress: Progress;
   readonly changes: Changes;
   readonly planner: Planner;
+  readonly printer: Printer;
   /** Today on the household's calendar, for checks such as "not born in the future". */
   readonly today: () => string;
 }

@@ -11,6 +11,7 @@ import ical, { ICalAlarmType } from 'ical-generator';
 import Papa from 'papaparse';
 import * as v from 'valibot';
 import { checked } from '../problems.js';
+import type { Store } from '../database/store.js';
 import { type Context, param } from './context.js';
 import { activityIn } from './cupboard.js';
 
@@ -24,11 +25,33 @@ const Wishes = v.object({
 });
 const DAYS = 7;
 
-interface Row {
+/** A card of the plan with what belongs to it. */
+export interface WeekRow {
   readonly entry: PlanEntry;
   readonly activity: Activity;
   readonly moment: Moment;
   readonly children: readonly { readonly child: Child; readonly top: number }[];
+}
+
+/** The cards of a week in their order, each with its activity, its moment and its children. */
+export function cardsOfWeek(store: Store, from: string): WeekRow[] {
+  const moments = store.household.all()[0]?.moments ?? [];
+  const entries = Array.from({ length: DAYS }, (_, i) => store.plan.ofDay(addDays(from, i))).flat();
+  return entries
+    .flatMap((entry): WeekRow[] => {
+      const activity = activityIn(store, entry.activityId);
+      const moment = moments.find((one) => one.id === entry.momentId);
+      const children = entry.takers.flatMap(({ childId, top }) => {
+        const child = store.children.find(childId);
+        return child ? [{ child, top }] : [];
+      });
+      return activity && moment && entry.state !== 'left'
+        ? [{ entry, activity, moment, children }]
+        : [];
+    })
+    .sort((a, b) =>
+      `${a.entry.day}${a.moment.time}`.localeCompare(`${b.entry.day}${b.moment.time}`),
+    );
 }
 
 /** The plan of a week as files for other programs. */
@@ -36,28 +59,6 @@ export function exportRoutes({ store }: Context): Router {
   const router = Router();
   const fromOf = (request: Parameters<typeof param>[0]): string =>
     checked(v.object({ from: WeekSheet.entries.from }), { from: param(request, 'from') }).from;
-
-  function rowsOf(from: string): Row[] {
-    const moments = store.household.all()[0]?.moments ?? [];
-    const entries = Array.from({ length: DAYS }, (_, i) =>
-      store.plan.ofDay(addDays(from, i)),
-    ).flat();
-    return entries
-      .flatMap((entry): Row[] => {
-        const activity = activityIn(store, entry.activityId);
-        const moment = moments.find((one) => one.id === entry.momentId);
-        const children = entry.takers.flatMap(({ childId, top }) => {
-          const child = store.children.find(childId);
-          return child ? [{ child, top }] : [];
-        });
-        return activity && moment && entry.state !== 'left'
-          ? [{ entry, activity, moment, children }]
-          : [];
-      })
-      .sort((a, b) =>
-        `${a.entry.day}${a.moment.time}`.localeCompare(`${b.entry.day}${b.moment.time}`),
-      );
-  }
 
   router.get('/:from/calendar.ics', (request, response) => {
     const { alarm, names } = checked(Wishes, request.query);
@@ -67,7 +68,7 @@ export function exportRoutes({ store }: Context): Router {
     });
     // Cards of one moment follow one another.
     const begun = new Map<string, number>();
-    for (const { entry, activity, moment, children } of rowsOf(fromOf(request))) {
+    for (const { entry, activity, moment, children } of cardsOfWeek(store, fromOf(request))) {
       const key = `${entry.day}/${moment.id}`;
       const after = begun.get(key) ?? 0;
       begun.set(key, after + entry.minutes);
@@ -101,18 +102,20 @@ export function exportRoutes({ store }: Context): Router {
   });
 
   router.get('/:from/plan.csv', (request, response) => {
-    const rows = rowsOf(fromOf(request)).map(({ entry, activity, moment, children }) => ({
-      day: entry.day,
-      moment: moment.name,
-      time: moment.time,
-      activity: activity.title,
-      band: activity.band,
-      minutes: entry.minutes,
-      children: children.map(({ child }) => safe(child.name)).join('; '),
-      ranges: children.map(({ top }) => `to ${top}`).join('; '),
-      with: safe(entry.with),
-      state: entry.state,
-    }));
+    const rows = cardsOfWeek(store, fromOf(request)).map(
+      ({ entry, activity, moment, children }) => ({
+        day: entry.day,
+        moment: moment.name,
+        time: moment.time,
+        activity: activity.title,
+        band: activity.band,
+        minutes: entry.minutes,
+        children: children.map(({ child }) => safe(child.name)).join('; '),
+        ranges: children.map(({ top }) => `to ${top}`).join('; '),
+        with: safe(entry.with),
+        state: entry.state,
+      }),
+    );
     response
       .type('text/csv')
       .attachment(`week-${fromOf(request)}.csv`)

@@ -1,44 +1,88 @@
-import { type SheetKind, SheetWish, findSheet, svgOf, usualWish } from '@gumo/core/sheets';
-import { type Request, Router } from 'express';
+import {
+  PrintItem,
+  type Sheet,
+  type SheetKind,
+  SheetWish,
+  acrossOf,
+  findSheet,
+  pictureFor,
+  proposedFor,
+  sheetFor,
+  suitedTo,
+  svgOf,
+  usualWish,
+} from '@gumo/core/sheets';
+import { type Child, Day, Id, addDays } from '@gumo/core/vocabulary';
+import { type Request, type Response, Router } from 'express';
 import * as v from 'valibot';
-import { Problem, checked, notFound } from '../problems.js';
-import { pdfOf } from '../sheets/pdf.js';
+import { Problem, checked, notFound, wrongField } from '../problems.js';
 import { type Context, param } from './context.js';
+import { activityIn, needsFor } from './cupboard.js';
+import { rowsRoutes } from './rows.js';
 
 const number = v.optional(v.pipe(v.string(), v.transform(Number)));
+const words = v.optional(v.string());
+const yes = v.optional(
+  v.pipe(
+    v.string(),
+    v.transform((text) => text === '1'),
+  ),
+);
 const Asked = v.object({
   low: number,
   high: number,
   thingMm: number,
   count: number,
   seed: number,
-  paper: v.optional(v.string()),
-  look: v.optional(v.string()),
-  answers: v.optional(
+  paper: words,
+  look: words,
+  answers: yes,
+  twoSided: yes,
+  laminate: yes,
+  picture: words,
+  word: words,
+  cues: words,
+  faces: v.optional(
     v.pipe(
       v.string(),
-      v.transform((text) => text === '1'),
+      v.transform((text) => text.split(',')),
     ),
   ),
 });
+/** Whom it is for, by id: an address in a log says no name. */
+const For = v.object({ child: v.optional(Id) });
 const PageNumber = v.object({ page: number });
+const Span = v.object({
+  from: Day,
+  days: v.optional(
+    v.pipe(v.string(), v.transform(Number), v.integer(), v.minValue(1), v.maxValue(7)),
+  ),
+});
 
-/** Sheets in true size, for any printer: as PDF, or one page as SVG. */
-export function sheetsRoutes({ store }: Context): Router {
+/** Sheets in true size, for any printer: as PDF, or one page as SVG; alone, or those collected. */
+export function sheetsRoutes(context: Context): Router {
+  const { store, printer } = context;
   const router = Router();
 
-  function wishOf(request: Request): SheetWish {
+  /** What the household chose, and nothing else yet. */
+  function usual(): SheetWish {
     const household = store.household.all()[0];
+    if (!household) return usualWish();
+    const { paper, digitForms: forms, digitCue: cues } = household;
+    return { ...usualWish(), paper, forms, cues };
+  }
+
+  function wishOf(request: Request): SheetWish {
     const asked = checked(Asked, request.query);
+    const { child } = checked(For, request.query);
     const given = Object.fromEntries(
       Object.entries(asked).filter(([, value]) => value !== undefined),
     );
-    return checked(SheetWish, {
-      ...usualWish(),
-      ...(household ? { paper: household.paper, forms: household.digitForms } : {}),
-      ...given,
-    });
+    return checked(SheetWish, { ...usual(), ...given, owner: nameOf(child ?? null) });
   }
+
+  const nameOf = (childId: string | null): string =>
+    childId === null ? '' : (store.children.find(childId)?.name ?? '');
 
   function kindOf(request: Request): SheetKind {
     const kind = findSheet(param(request, 'kind'));
@@ -46,31 +90,120 @@ export function sheetsRoutes({ store }: Context): Router {
     return kind;
   }
 
-  const made = (request: Request) => {
+  function made(kind: SheetKind, wish: SheetWish): Sheet {
     try {
-      return kindOf(request).make(wishOf(request));
+      return sheetFor(kind, wish);
     } catch (error) {
       if (!(error instanceof RangeError)) throw error;
       throw new Problem(422, `This cannot be made: ${error.message}.`, [
         { field: 'sheet', message: error.message },
       ]);
     }
-  };
+  }
+
+  async function sendPdf(response: Response, name: string, sheets: readonly Sheet[]) {
+    const file = await printer.pdf(sheets);
+    response.type('application/pdf');
+    response.setHeader('content-disposition', `inline; filename="${name}.pdf"`);
+    response.send(Buffer.from(file));
+  }
+
+  /** Everything that was collected, as one file. */
+  router.get('/tray.pdf', async (_request, response) => {
+    const sheets = store.prints.all().flatMap(({ kind, childId, wish }) => {
+      const found = findSheet(kind);
+      return found ? [made(found, { ...wish, owner: nameOf(childId) })] : [];
+    });
+    if (sheets.length === 0) throw new Problem(422, 'Nothing is collected to be printed yet.');
+    await sendPdf(response, 'tray', sheets);
+  });
+
+  router.use(
+    '/items',
+    rowsRoutes(context, {
+      rows: store.prints,
+      schema: PrintItem,
+      what: 'sheet',
+      changed: 'prints',
+      removable: true,
+      check: ({ kind, childId, wish }) => {
+        const found = findSheet(kind);
+        if (!found) throw wrongField('kind', 'is no kind of sheet');
+        if (childId !== null && !store.children.has(childId)) {
+          throw wrongField('childId', 'is no child of this household');
+        }
+        made(found, wish);
+      },
+    }),
+  );
+
+  /** What the plan of a day, or of some days, wants on paper, made for those who take part. */
+  router.get('/proposed', (request, response) => {
+    const { from, days = 1 } = checked(Span, request.query);
+    const seen = new Set<string>();
+    const proposed = Array.from({ length: days }, (_, i) => addDays(from, i)).flatMap((day) => {
+      const { away } = store.days.find(day);
+      return store.plan
+        .ofDay(day)
+        .filter((entry) => entry.state === 'planned' || entry.state === 'begun')
+        .flatMap((entry) => {
+          const here = entry.takers.filter(({ childId }) => !away.includes(childId));
+          const children = here.flatMap(({ childId }) => store.children.find(childId) ?? []);
+          const [thing] = needsFor(store, [{ ...entry, takers: here }], () => children).flatMap(
+            (line) => (line.thing ? (acrossOf(line.thing.shape) ?? []) : []),
+          );
+          return proposedFor(entry.activityId, here).map(({ kind, childId, low, high }) => ({
+            kind,
+            childId,
+            because: activityIn(store, entry.activityId)?.title ?? '',
+            day,
+            wish: {
+              ...usual(),
+              ...suitedTo(kind),
+              look: findSheet(kind)?.looks[0]?.[0] ?? '',
+              low,
+              high,
+              ...(thing !== undefined && findSheet(kind)?.asks.includes('thing')
+                ? { thingMm: thing }
+                : {}),
+              picture: pictureOf(children, childId),
+            },
+          }));
+        });
+    });
+    response.json(
+      proposed.filter(({ kind, childId, wish }) => {
+        const key = `${kind}/${childId}/${wish.high}`;
+        const isNew = !seen.has(key) && isMakeable(kind, wish);
+        seen.add(key);
+        return isNew;
+      }),
+    );
+  });
 
   router.get('/:kind.pdf', async (request, response) => {
-    const sheet = made(request);
-    const file = await pdfOf([sheet]);
-    response.type('application/pdf');
-    response.setHeader('content-disposition', `inline; filename="${param(request, 'kind')}.pdf"`);
-    response.send(file);
+    await sendPdf(response, param(request, 'kind'), [made(kindOf(request), wishOf(request))]);
   });
 
   router.get('/:kind.svg', (request, response) => {
     const { page = 1 } = checked(PageNumber, request.query);
-    const found = made(request).pages[page - 1];
+    const found = made(kindOf(request), wishOf(request)).pages[page - 1];
     if (!found) throw notFound('page');
     response.type('image/svg+xml').send(svgOf(found));
   });
 
   return router;
+}
+
+const pictureOf = (children: readonly Child[], childId: string | null): string =>
+  pictureFor(children.find((one) => one.id === childId)?.interests ?? []);
+
+function isMakeable(kind: string, wish: SheetWish): boolean {
+  try {
+    findSheet(kind)?.make({ ...wish, owner: wish.owner || 'A' });
+    return true;
+  } catch (error) {
+    if (error instanceof RangeError) return false;
+    throw error;
+  }
 }

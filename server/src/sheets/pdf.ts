@@ -1,12 +1,14 @@
 import { createRequire } from 'node:module';
-import { INKS, type Mark, type Sheet } from '@gumo/core/sheets';
+import { INKS, type Mark, type Measure, type Sheet } from '@gumo/core/sheets';
 import PDFDocument from 'pdfkit';
 
 /** Points in a millimeter. */
 const MM = 72 / 25.4;
-const FONT = createRequire(import.meta.url).resolve(
-  '@fontsource/andika/files/andika-latin-400-normal.woff',
-);
+const files = createRequire(import.meta.url);
+const FONTS = {
+  read: files.resolve('@fontsource/andika/files/andika-latin-400-normal.woff'),
+  bold: files.resolve('@fontsource/andika/files/andika-latin-700-normal.woff'),
+} as const;
 /** The same sheet gives the same file: it says nothing of when it was made. */
 const NO_DATE = new Date(0);
 
@@ -30,7 +32,7 @@ export function pdfOf(sheets: readonly Sheet[]): Promise<Buffer> {
     document.on('end', () => resolve(Buffer.concat(parts)));
     document.on('error', reject);
   });
-  document.registerFont('read', FONT);
+  for (const [name, file] of Object.entries(FONTS)) document.registerFont(name, file);
   for (const page of sheets.flatMap((sheet) => sheet.pages)) {
     document.addPage({ size: [page.width * MM, page.height * MM], margin: 0 });
     document.scale(MM);
@@ -38,6 +40,13 @@ export function pdfOf(sheets: readonly Sheet[]): Promise<Buffer> {
   }
   document.end();
   return done;
+}
+
+/** Width of words as they will be printed, in millimeters. */
+export function measureWords(): Measure {
+  const document = new PDFDocument({ autoFirstPage: false });
+  document.registerFont('read', FONTS.read);
+  return (words, size) => document.font('read').fontSize(size).widthOfString(words);
 }
 
 function draw(document: PDFKit.PDFDocument, mark: Mark): void {
@@ -73,7 +82,10 @@ function draw(document: PDFKit.PDFDocument, mark: Mark): void {
       close(mark.width / mark.scale, mark.fill);
       break;
     case 'text': {
-      document.font('read').fontSize(mark.size).fillColor(ink);
+      document
+        .font(mark.bold ? 'bold' : 'read')
+        .fontSize(mark.size)
+        .fillColor(ink);
       const wide = document.widthOfString(mark.text);
       const left = mark.anchor === 'start' ? 0 : mark.anchor === 'end' ? wide : wide / 2;
       document.text(mark.text, mark.x - left, mark.y, { lineBreak: false, baseline: 'alphabetic' });

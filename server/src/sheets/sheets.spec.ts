@@ -5,10 +5,15 @@ import {
   type SheetWish,
   bingoBoards,
   cellFor,
+  FACES,
+  clipChoices,
   coinsFor,
   crowdOf,
   findSheet,
+  gapsIn,
+  sheetFor,
   sheetIdsFor,
+  suitedTo,
   usualWish,
 } from '@gumo/core/sheets';
 import { LIBRARY } from '@gumo/core/activities';
@@ -19,12 +24,13 @@ import { pdfOf } from './pdf.js';
 const TENTH_MM = 0.1;
 const wishFor = (kind: SheetKind, more: Partial<SheetWish> = {}): SheetWish => ({
   ...usualWish(),
-  ...(kind.id === 'bingo' || kind.id === 'step-strips' ? { high: 40 } : {}),
-  ...(kind.id === 'tracing' || kind.id === 'digit-roads' ? { low: 0, high: 9 } : {}),
-  ...(kind.id === 'dominoes' || kind.id === 'dice-net' ? { low: 1, high: 6 } : {}),
+  ...suitedTo(kind.id),
+  ...(kind.id === 'step-strips' ? { high: 40 } : {}),
+  owner: 'Juno',
+  picture: 'kite',
   ...more,
 });
-const fileOf = (kind: SheetKind, wish: SheetWish): Promise<Buffer> => pdfOf([kind.make(wish)]);
+const fileOf = (kind: SheetKind, wish: SheetWish): Promise<Buffer> => pdfOf([sheetFor(kind, wish)]);
 
 describe('sheets', () => {
   // ISO 216 and ANSI/ASME Y14.1 for the papers; read back by pdfjs, which had no part in writing.
@@ -33,7 +39,7 @@ describe('sheets', () => {
       for (const paper of ['a4', 'letter'] as Paper[]) {
         for (const [look] of kind.looks.length > 0 ? kind.looks : [['']]) {
           const context = `${kind.id} ${look} on ${paper}`;
-          const sheet = kind.make(wishFor(kind, { paper, look: look ?? '' }));
+          const sheet = sheetFor(kind, wishFor(kind, { paper, look: look ?? '' }));
           const file = await pdfOf([sheet]);
           expect(file.length).withContext(context).toBeLessThan(300_000);
           const { pages, fonts } = await readPdf(file);
@@ -131,7 +137,9 @@ describe('sheets', () => {
   it('say so where a range or a thing leaves nothing to print', () => {
     const cases: [string, Partial<SheetWish>][] = [
       ['number-cards', { low: 9, high: 3 }],
-      ['number-cards', { high: 40, look: 'dots' }],
+      ['number-cards', { high: 40, faces: ['dots'] }],
+      ['number-cards', { twoSided: true }],
+      ['name-frame', {}],
       ['bingo', { low: 1, high: 9 }],
       ['bingo', { low: 1, high: 12, count: 13 }],
       ['crowd', { low: 4, high: 5 }],
@@ -169,6 +177,62 @@ describe('sheets', () => {
     const chi = counts.reduce((sum, n) => sum + (n - expected) ** 2 / expected, 0);
     // The 0.999 point of chi-square with 5 degrees of freedom is 20.515 (printed tables).
     expect(chi).withContext(counts.join()).toBeLessThan(20.515);
+  });
+
+  // Printed on both sides and turned over, the second page lies mirrored behind the first.
+  it('lay the backs of two-sided cards behind their fronts, and film around laminated ones', async () => {
+    const kind = findSheet('number-cards')!;
+    const wish = wishFor(kind, { low: 1, high: 5, faces: ['numeral', 'word'], twoSided: true });
+    const { pages } = await readPdf(await fileOf(kind, wish));
+    expect(pages.length).toBe(2);
+    const middles = (words: readonly string[], p: number): number[] =>
+      words.map((word) => {
+        const found = pages[p]!.placed.find((one) => one.words === word)!;
+        return found.x + found.w / 2;
+      });
+    const fronts = middles(['1', '2', '3', '4', '5'], 0);
+    const backs = middles(['one', 'two', 'three', 'four', 'five'], 1);
+    const { width } = pages[0]!;
+    fronts.forEach((x, i) => expect(Math.abs(x - (width - backs[i]!))).toBeLessThan(0.5));
+
+    const film = { low: 1, high: 4, faces: ['numeral'], laminate: true } as const;
+    const laminated = await readPdf(
+      await fileOf(kind, wishFor(kind, { ...film, faces: ['numeral'] })),
+    );
+    const cards = laminated.pages[0]!.drawn.filter(
+      (one) => Math.abs(one.w - 60) < TENTH_MM && Math.abs(one.h - 80) < TENTH_MM,
+    );
+    expect(cards.length).toBe(4);
+    expect(cards[1]!.x - (cards[0]!.x + 60)).toBeCloseTo(6, 1);
+  });
+
+  it('show every number in every way, and stay on the paper', async () => {
+    const kind = findSheet('number-cards')!;
+    const sheet = sheetFor(kind, wishFor(kind, { low: 0, high: 10, faces: [...FACES] }));
+    const { pages } = await readPdf(await pdfOf([sheet]));
+    expect(pages.length).toBe(Math.ceil((11 * FACES.length) / 9));
+    const words = pages.flatMap((page) => page.words);
+    expect(words).toContain('seven');
+    const sums = words.filter((one) => / \+ /.test(one));
+    const totals = sums.map((one) => one.split(' + ').reduce((sum, n) => sum + Number(n), 0));
+    expect(totals).toEqual([0, 1, 2, 3, 4, 5, 6, 7, 8, 9, 10]);
+  });
+
+  it('have no clip card with two right answers, and no gap that a neighbor does not tell', () => {
+    for (let seed = 0; seed < 300; seed++) {
+      const random = seeded(seed);
+      for (let n = 0; n <= 20; n++) {
+        const choices = clipChoices(n, random);
+        expect(new Set(choices).size).toBe(3);
+        expect(choices.filter((one) => one === n).length).toBe(1);
+        expect(choices.every((one) => one >= 0)).toBeTrue();
+      }
+      for (const places of [1, 2, 4, 7, 10]) {
+        const gaps = gapsIn(places, Math.floor((places - 1) / 2), random);
+        expect(gaps.has(0)).toBeFalse();
+        for (const at of gaps) expect(gaps.has(at - 1)).toBeFalse();
+      }
+    }
   });
 
   it('hold the numeral to find as often as the page says', async () => {

@@ -2,9 +2,9 @@ import { OPS, getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 
 const POINTS_A_MM = 72 / 25.4;
 
-/** A straight line or the outline of a rectangle on a page, in millimeters from the upper left. */
+/** A straight line, the outline of a rectangle or what holds a curve on a page, in millimeters from the upper left. */
 export interface Drawn {
-  readonly kind: 'line' | 'rect';
+  readonly kind: 'line' | 'rect' | 'curve';
   readonly x: number;
   readonly y: number;
   readonly w: number;
@@ -16,6 +16,8 @@ export interface ReadPage {
   readonly height: number;
   readonly drawn: readonly Drawn[];
   readonly words: readonly string[];
+  /** The same words with their left end and width. */
+  readonly placed: readonly { readonly words: string; readonly x: number; readonly w: number }[];
 }
 
 type Matrix = readonly [number, number, number, number, number, number];
@@ -45,6 +47,17 @@ export async function readPdf(
       height: (top - bottom) / POINTS_A_MM,
       drawn: pathsOf(fnArray, argsArray, top),
       words: content.items.flatMap((item) => ('str' in item ? [item.str] : [])),
+      placed: content.items.flatMap((item) =>
+        'str' in item
+          ? [
+              {
+                words: item.str,
+                x: ((item.transform as number[])[4] as number) / POINTS_A_MM,
+                w: item.width / POINTS_A_MM,
+              },
+            ]
+          : [],
+      ),
     });
   }
   // Names of embedded fonts carry a tag of six letters for the part that is in the file.
@@ -61,6 +74,7 @@ function pathsOf(fns: readonly number[], args: readonly unknown[], top: number):
   const drawn: Drawn[] = [];
   let now: Matrix = [1, 0, 0, 1, 0, 0];
   const kept: Matrix[] = [];
+  let pen: [number, number] = [0, 0];
   const at = (x: number, y: number): [number, number] => [
     (now[0] * x + now[2] * y + now[4]) / POINTS_A_MM,
     (top - (now[1] * x + now[3] * y + now[5])) / POINTS_A_MM,
@@ -74,6 +88,14 @@ function pathsOf(fns: readonly number[], args: readonly unknown[], top: number):
       h: Math.abs(a[1] - b[1]),
     });
   };
+  /** The box around a curve's ends and handles, which holds all of it. */
+  const curve = (pen: [number, number], flat: readonly number[]): void => {
+    const points = [pen];
+    for (let k = 0; k < flat.length; k += 2)
+      points.push(at(flat[k] as number, flat[k + 1] as number));
+    const [xs, ys] = [points.map(([x]) => x), points.map(([, y]) => y)];
+    add('curve', [Math.min(...xs), Math.min(...ys)], [Math.max(...xs), Math.max(...ys)]);
+  };
   fns.forEach((fn, i) => {
     if (fn === OPS.save) kept.push(now);
     else if (fn === OPS.restore) now = kept.pop() ?? now;
@@ -81,7 +103,6 @@ function pathsOf(fns: readonly number[], args: readonly unknown[], top: number):
     else if (fn === OPS.constructPath) {
       const [ops, flat] = args[i] as [number[], number[]];
       let k = 0;
-      let pen: [number, number] = [0, 0];
       for (const op of ops) {
         if (op === OPS.rectangle) {
           const [x, y, w, h] = flat.slice(k, k + 4) as [number, number, number, number];
@@ -93,9 +114,11 @@ function pathsOf(fns: readonly number[], args: readonly unknown[], top: number):
           pen = to;
           k += 2;
         } else if (op === OPS.curveTo) {
+          curve(pen, flat.slice(k, k + 6));
           pen = at(flat[k + 4] as number, flat[k + 5] as number);
           k += 6;
         } else if (op === OPS.curveTo2 || op === OPS.curveTo3) {
+          curve(pen, flat.slice(k, k + 4));
           pen = at(flat[k + 2] as number, flat[k + 3] as number);
           k += 4;
         }

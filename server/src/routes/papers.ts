@@ -1,0 +1,99 @@
+import { conclude } from '@gumo/core/evidence';
+import { type Block, type Sheet, stringPages, weekPages, wordPages } from '@gumo/core/sheets';
+import { STRAND_TITLES, skillOf, skillsOfStrand, strandsInUse } from '@gumo/core/skills';
+import { Day, WeekSheet, addDays, dayInWords } from '@gumo/core/vocabulary';
+import { type Request, type Response, Router } from 'express';
+import * as v from 'valibot';
+import { checked } from '../problems.js';
+import { measureWords } from '../sheets/pdf.js';
+import { type Context, childOf, param } from './context.js';
+import { needsFor } from './cupboard.js';
+import { cardsOfWeek } from './exports.js';
+
+const WEEKDAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
+
+/** What an adult takes along on paper: the week, what to lay ready, a child's strings of beads. */
+export function papersRoutes(context: Context): Router {
+  const { store, printer, progress } = context;
+  const router = Router();
+  const measure = measureWords();
+  const paper = () => store.household.all()[0]?.paper ?? 'a4';
+
+  async function send(response: Response, name: string, sheet: Sheet): Promise<void> {
+    const file = await printer.pdf([sheet]);
+    response.type('application/pdf');
+    response.setHeader('content-disposition', `inline; filename="${name}.pdf"`);
+    response.send(Buffer.from(file));
+  }
+
+  router.get('/week/:from.pdf', async (request: Request, response) => {
+    const from = checked(WeekSheet.entries.from, param(request, 'from'));
+    const open = store.household.all()[0]?.openDays ?? [1, 2, 3, 4, 5];
+    const rows = cardsOfWeek(store, from);
+    const days = WEEKDAYS.flatMap((weekday, i) => {
+      const day = addDays(from, i);
+      const cards = rows.filter((row) => row.entry.day === day);
+      if (cards.length === 0 && !open.includes(i + 1)) return [];
+      return [
+        {
+          name: `${weekday} ${dayInWords(day)}`,
+          cards: cards.map(({ entry, activity, moment, children }) => ({
+            moment: `${moment.time.replace(/^0/, '')} ${moment.name} · ${entry.minutes} min`,
+            title: activity.title,
+            about: children.map(({ child, top }) => `${child.name} to ${top}`).join(', '),
+          })),
+        },
+      ];
+    });
+    const title = `The week of ${dayInWords(from)}`;
+    await send(response, 'week', weekPages(paper(), title, days, measure));
+  });
+
+  router.get('/ready/:day.pdf', async (request: Request, response) => {
+    const day = checked(v.object({ day: Day }), { day: param(request, 'day') }).day;
+    const { away, laidReady } = store.days.find(day);
+    const here = store.children
+      .all()
+      .filter((child) => !child.archived && !away.includes(child.id));
+    const lines = needsFor(store, store.plan.ofDay(day), () => here);
+    const title = `Lay ready for ${dayInWords(day)}`;
+    const blocks: Block[] = [
+      { kind: 'title', words: title },
+      ...lines.map((line): Block => ({
+        kind: 'item',
+        lead: String(line.count),
+        words: line.thing?.name ?? line.words,
+        tail: [line.short > 0 ? `${line.short} short` : '', line.thing?.box ?? '']
+          .filter((one) => one !== '')
+          .join(' · '),
+        done: laidReady.includes(line.key),
+      })),
+      ...(lines.length === 0
+        ? [{ kind: 'text' as const, words: 'Nothing is planned that needs things.', soft: true }]
+        : []),
+    ];
+    await send(response, 'lay-ready', wordPages(paper(), title, blocks, measure));
+  });
+
+  router.get('/strings/:id.pdf', async (request: Request, response) => {
+    const child = childOf(context, request);
+    const day = context.today();
+    const looks = new Map(
+      conclude(progress.of(child), day, () => undefined).map((view) => [
+        view.skillId,
+        view.standing,
+      ]),
+    );
+    const rows = strandsInUse().map((strand) => ({
+      title: STRAND_TITLES[strand],
+      beads: skillsOfStrand(strand).map(({ id }) => ({
+        short: skillOf(id).short,
+        look: looks.get(id) ?? ('not-met' as const),
+      })),
+    }));
+    const about = `As it stands on ${dayInWords(day)} ${day.slice(0, 4)}`;
+    await send(response, 'strings', stringPages(paper(), child.name, about, rows));
+  });
+
+  return router;
+}
