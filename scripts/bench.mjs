@@ -15,6 +15,7 @@ await main(async () => {
     scroll: async () => (await import('../bench/scroll.mjs')).scroll(),
     tray: async () => (await import('../bench/tray.mjs')).tray(),
     plan: async () => (await import('../bench/plan.mjs')).plans(),
+    print: async () => (await import('../bench/print.mjs')).printing(),
     fold: async () => (await import('../bench/fold.mjs')).folding(),
     decisions: async () => (await import('../bench/decisions.mjs')).decisions(),
     look: async () => (await import('../bench/first-look.mjs')).firstLook(),

@@ -113,9 +113,11 @@ async function weigh(page) {
   }
 }
 
-async function mirrors(page) {
-  await openTool(page, 'Mirrors');
-  await page.getByRole('slider', { name: 'Opening' }).fill('60');
+/** Writing sheets for a child, with arrows and words. */
+async function sheets(page) {
+  await page.getByRole('link', { name: 'Print', exact: true }).click();
+  await page.getByRole('link', { name: 'Digits to trace' }).click();
+  await page.getByRole('combobox', { name: /^for/ }).selectOption({ label: 'Dilara' });
 }
 
 /** [file, size, theme, what to do first] */
@@ -127,7 +129,7 @@ const VIEWS = [
   ['child', DESK, 'light', (page) => openChild(page, 'Kofi', 'bond-5')],
   ['child-numerals', DESK, 'light', (page) => openTab(page, 'Mirela', 'Numerals')],
   ['measure-weigh', DESK, 'light', weigh],
-  ['measure-mirrors', DESK, 'light', mirrors],
+  ['print', DESK, 'light', sheets],
   ['week-why', DESK, 'light', whyCard],
   ['week', DESK, 'light', planWeek],
   [

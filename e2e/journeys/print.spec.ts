@@ -30,7 +30,7 @@ test('a mat for the things of the cupboard, as a file in true size; the same see
 
   await page.getByRole('link', { name: 'Number cards', exact: true }).click();
   await expect(page.getByRole('heading', { name: 'Number cards' })).toBeVisible();
-  await page.getByRole('radio', { name: 'numerals and dots' }).click();
+  await page.getByRole('button', { name: 'dots', exact: true }).click();
   const [download] = await Promise.all([
     page.waitForEvent('download'),
     page.getByRole('link', { name: 'This page as SVG' }).click(),
@@ -41,4 +41,76 @@ test('a mat for the things of the cupboard, as a file in true size; the same see
   await page.getByLabel('from').fill('12');
   await page.keyboard.press('Tab');
   await expect(page.getByRole('alert')).toContainText('the range ends before it begins');
+});
+
+test('mats for two children, printed from today', async ({ page, server }) => {
+  const children = (await (await page.request.get(`${server.url}/api/children`)).json()) as {
+    id: string;
+    name: string;
+  }[];
+  const takers = ['Dilara', 'Mirela'].map((name) => ({
+    childId: children.find((one) => one.name === name)!.id,
+    top: 10,
+  }));
+  const planned = await page.request.post(`${server.url}/api/plan`, {
+    data: {
+      id: '01960000-0000-7000-8000-00000000abcd',
+      day: '2026-03-10',
+      momentId: 'floor',
+      activityId: 'build-frame',
+      takers,
+      minutes: 8,
+      with: '',
+    },
+  });
+  expect(planned.status()).toBe(201);
+  await page.getByRole('link', { name: 'Sheets for today' }).click();
+  await expect(page.getByRole('heading', { name: 'What today wants' })).toBeVisible();
+  for (const name of ['Dilara', 'Mirela']) {
+    await page.getByRole('button', { name: new RegExp(`^Add Ten frame mat ${name}`) }).click();
+    await expect(
+      page.getByRole('button', { name: new RegExp(`^Take out Ten frame mat ${name}`) }),
+    ).toBeVisible();
+  }
+  await expect(page.getByText('2 pages', { exact: true })).toBeVisible();
+  expect(await seriousFaults(page)).toEqual([]);
+  const href = await page.getByRole('link', { name: 'Open all as PDF' }).getAttribute('href');
+  const file = await (await page.request.get(new URL(href ?? '', page.url()).href)).body();
+  expect(file.toString('latin1').match(/\/Type \/Page\n/g)?.length).toBe(2);
+
+  // From the activity itself, range and child are filled in.
+  await page.goto(`${server.url}/activities/build-frame`);
+  await page.getByRole('button', { name: /^Mirela/ }).click();
+  await page.getByRole('link', { name: 'Ten frame mat for Mirela' }).click();
+  await expect(page.getByRole('combobox', { name: /^for/ })).toHaveValue(takers[1]!.childId);
+});
+
+test('a digit traced on the screen: the way, and turned round', async ({ page, server }) => {
+  await page.goto(`${server.url}/table/trace`);
+  await page.getByRole('radio', { name: '7' }).click();
+  const pad = page.locator('gumo-trace-pad svg');
+  const box = (await pad.boundingBox())!;
+  const draw = async (points: readonly (readonly [number, number])[]): Promise<void> => {
+    const unit = Math.min(box.width / 14, box.height / 19);
+    const left = box.x + (box.width - 14 * unit) / 2;
+    const at = ([x, y]: readonly [number, number]) =>
+      [left + (x + 2) * unit, box.y + (y + 1.5) * unit] as const;
+    await page.mouse.move(...at(points[0]!));
+    await page.mouse.down();
+    for (const point of points.slice(1)) await page.mouse.move(...at(point), { steps: 8 });
+    await page.mouse.up();
+  };
+  await draw([
+    [1.5, 1],
+    [8.6, 1],
+    [4, 15],
+  ]);
+  await expect(page.getByText('That is the way, from the dot to the end.')).toBeVisible();
+  await page.getByRole('button', { name: 'Again' }).click();
+  await draw([
+    [8.5, 1],
+    [1.4, 1],
+    [6, 15],
+  ]);
+  await expect(page.getByText('It looks the other way.')).toBeVisible();
 });

@@ -1,8 +1,9 @@
 import { dominoSet, layOut, pipsOf } from '../numbers/index.js';
 import { type CardFace, cardPages, cellFor } from './layout.js';
-import { type Mark, centered, circle, dot, line, text } from './page.js';
+import { type Mark, type Sheet, centered, circle, dot, line, text } from './page.js';
 import type { SheetKind } from './kind.js';
 import { rangeOf } from './range.js';
+import type { SheetWish } from './wish.js';
 
 const SMALL = { width: 45, height: 60 } as const;
 
@@ -124,3 +125,34 @@ export const BOX_LABELS: SheetKind = {
     return { title, pages: cardPages(wish, size, faces, title), notes: [] };
   },
 };
+
+const LABEL = { width: 90, height: 40 } as const;
+const MOST_NAMED = 3;
+
+/** A label for each box of the cupboard: what it is called, and what lies in it. */
+export function cupboardLabels(
+  wish: SheetWish,
+  boxes: readonly { readonly name: string; readonly things: readonly string[] }[],
+): Sheet {
+  const faces = boxes.map(({ name, things }): CardFace => (x, y) => [
+    text(x + 6, y + 14, Math.min(9, 140 / Math.max(8, name.length)), name, {
+      anchor: 'start',
+      bold: true,
+    }),
+    ...things
+      .slice(0, MOST_NAMED)
+      .map((thing, i) =>
+        text(
+          x + 6,
+          y + 22 + i * 5.6,
+          Math.min(4, 150 / Math.max(30, thing.length)),
+          i === MOST_NAMED - 1 && things.length > MOST_NAMED
+            ? `and ${things.length - MOST_NAMED + 1} more`
+            : thing,
+          { anchor: 'start', ink: 'gray' },
+        ),
+      ),
+  ]);
+  const title = 'Boxes of the cupboard';
+  return { title, pages: cardPages(wish, LABEL, faces, title), notes: [] };
+}

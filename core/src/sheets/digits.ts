@@ -1,5 +1,5 @@
 import type { SheetKind } from './kind.js';
-import { type Ink, type Mark, areaOf, centered, dot, line, pageOf, text } from './page.js';
+import { type Ink, type Mark, areaOf, centered, dot, line, pageOf, rect, text } from './page.js';
 import { digitsFrom } from './range.js';
 import { FIELD, type Stroke, strokePath, strokesOf } from './strokes.js';
 
@@ -36,9 +36,15 @@ const WIDTHS: Readonly<Record<string, number>> = { dotted: 0.9, hollow: 3.4, fad
 /** How much of a stroke its arrow goes along, in millimeters, and how long its head is. */
 const ARROW_MM = 9;
 const HEAD_MM = 1.9;
+const BESIDE_MM = 4;
 
 /** An arrow along the first part of a stroke, with the stroke's number where there are several. */
-function arrow({ points }: Stroke, { x, y, scale }: Placed, number: number | null): Mark[] {
+function arrow(
+  { points }: Stroke,
+  { x, y, scale }: Placed,
+  number: number | null,
+  isShared: boolean,
+): Mark[] {
   const marks: Mark[] = [];
   const at = ([px, py]: readonly [number, number]) => ({ x: x + px * scale, y: y + py * scale });
   let gone = 0;
@@ -63,16 +69,24 @@ function arrow({ points }: Stroke, { x, y, scale }: Placed, number: number | nul
       tip.y - HEAD_MM * Math.sin(turn + by),
       { width: 0.5 },
     );
-  marks.push(side(0.5), side(-0.5), dot(begin.x, begin.y, number === null ? 1.3 : 1.7));
-  if (number !== null) marks.push(centered(begin.x, begin.y, 3, String(number), 'paper'));
-  return marks;
+  marks.push(side(0.5), side(-0.5));
+  if (number === null) return [...marks, dot(begin.x, begin.y, 1.3)];
+  // Two strokes from one place: the later number stands a little way along.
+  const part = isShared ? BESIDE_MM / ARROW_MM : 0;
+  const [nx, ny] = [begin.x + (tip.x - begin.x) * part, begin.y + (tip.y - begin.y) * part];
+  return [...marks, dot(nx, ny, 1.7), centered(nx, ny, 3, String(number), 'paper')];
 }
+
+const startsAt = ({ points }: Stroke): string => String(points[0]);
 
 /** How a digit is written, large, with arrows; for the first place of a row. */
 function model(strokes: readonly Stroke[], placed: Placed): Mark[] {
   return [
     ...strokes.map((stroke) => written(stroke, placed, MODEL_MM, 'light')),
-    ...strokes.flatMap((stroke, i) => arrow(stroke, placed, strokes.length > 1 ? i + 1 : null)),
+    ...strokes.flatMap((stroke, i) => {
+      const isShared = strokes.slice(0, i).some((one) => startsAt(one) === startsAt(stroke));
+      return arrow(stroke, placed, strokes.length > 1 ? i + 1 : null, isShared);
+    }),
   ];
 }
 
@@ -81,8 +95,9 @@ function toTrace(strokes: readonly Stroke[], placed: Placed, look: string): Mark
   const isDotted = look !== 'hollow' && look !== 'faded';
   return strokes.flatMap((stroke): Mark[] => {
     const width = WIDTHS[look] ?? WIDTHS['dotted'] ?? 1;
-    const over = written(stroke, placed, width, 'light', isDotted ? [0.1, 2.2] : null);
-    return look === 'hollow' ? [over, written(stroke, placed, 2.4, 'paper')] : [over];
+    const ink = look === 'faded' ? 'light' : 'gray';
+    const over = written(stroke, placed, width, ink, isDotted ? [0.1, 2.2] : null);
+    return look === 'hollow' ? [over, written(stroke, placed, 2.8, 'paper')] : [over];
   });
 }
 
@@ -192,5 +207,52 @@ export const DIGIT_ROADS: SheetKind = {
       );
     });
     return { title, pages, notes: ['Drive from the dot; where the pencil lifts, the car jumps.'] };
+  },
+};
+
+/** Side of a frame's cell on a dough mat, in millimeters. */
+const DOUGH_CELL_MM = 22;
+
+export const DOUGH_MAT: SheetKind = {
+  id: 'dough-mat',
+  title: 'Dough mat',
+  about: 'A hollow digit to form, a frame to fill, and room to draw as many.',
+  asks: ['range'],
+  looks: [],
+  make: ({ paper, low, high, seed, forms }) => {
+    const area = areaOf(paper, true);
+    const scale = (area.height - 24) / FIELD.height;
+    const title = 'Dough mat';
+    const pages = digitsFrom(low, high).map((digit) => {
+      const placed = { x: area.x + 10, y: area.y + 12, scale };
+      const strokes = strokesOf(digit, forms);
+      const x = area.x + area.width - 5 * DOUGH_CELL_MM;
+      const frame = Array.from({ length: 10 }, (_, i) =>
+        rect(
+          x + (i % 5) * DOUGH_CELL_MM,
+          area.y + Math.floor(i / 5) * DOUGH_CELL_MM,
+          DOUGH_CELL_MM,
+          DOUGH_CELL_MM,
+          { width: 0.6 },
+        ),
+      );
+      const below = area.y + 2 * DOUGH_CELL_MM + 8;
+      return pageOf(
+        paper,
+        true,
+        [
+          ...strokes.map((stroke) => written(stroke, placed, 18, 'gray')),
+          ...strokes.map((stroke) => written(stroke, placed, 17, 'paper')),
+          startOf(strokes, placed),
+          ...frame,
+          rect(x, below, 5 * DOUGH_CELL_MM, area.y + area.height - below, {
+            round: 6,
+            ink: 'gray',
+          }),
+        ],
+        { title: `${title} ${digit}`, seed },
+      );
+    });
+    return { title, pages, notes: ['Laminate it, or put it into a clear sleeve.'] };
   },
 };

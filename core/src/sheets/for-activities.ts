@@ -12,7 +12,7 @@ const SHEETS_OF: Readonly<Record<string, readonly string[]>> = {
   'hoop-hop': ['hop-cards'],
 
   'row-of-cups': ['number-cards', 'box-labels'],
-  'dough-digits': ['tracing'],
+  'dough-digits': ['dough-mat', 'tracing'],
   'road-digits': ['digit-roads'],
   bingo: ['bingo'],
   'jar-range': ['hundred-chart'],

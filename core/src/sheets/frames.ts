@@ -118,7 +118,7 @@ const LETTER_MM = 34;
 export const NAME_FRAME: SheetKind = {
   id: 'name-frame',
   title: 'Name frame',
-  about: 'A cell for each letter of a name, in rows of five, and one for how many there are.',
+  about: 'A frame in rows of five, a letter to a cell, and a box for how many there are.',
   asks: ['word'],
   looks: [
     ['letters', 'with the letters'],
@@ -130,17 +130,14 @@ export const NAME_FRAME: SheetKind = {
     const area = areaOf(paper, true);
     const rows = Math.ceil(letters.length / 5);
     const cell = Math.min(LETTER_MM, (area.height - 44) / rows);
-    const columns = Math.min(5, letters.length);
-    const x = area.x + (area.width - columns * cell) / 2;
-    const marks = letters.flatMap((letter, i): Mark[] => {
-      const [left, top] = [x + (i % 5) * cell, area.y + Math.floor(i / 5) * cell];
-      return [
-        rect(left, top, cell, cell, { width: BORDER_MM }),
-        ...(look === 'empty'
-          ? []
-          : [centered(left + cell / 2, top + cell / 2, cell * 0.62, letter)]),
-      ];
-    });
+    const x = area.x + (area.width - 5 * cell) / 2;
+    const marks: Mark[] = frameMarks(x, area.y, cell, 5, rows);
+    if (look !== 'empty') {
+      letters.forEach((letter, i) => {
+        const [left, top] = [x + (i % 5) * cell, area.y + Math.floor(i / 5) * cell];
+        marks.push(centered(left + cell / 2, top + cell / 2, cell * 0.62, letter));
+      });
+    }
     const y = area.y + rows * cell + 12;
     const middle = area.x + area.width / 2;
     marks.push(

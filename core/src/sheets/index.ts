@@ -1,5 +1,5 @@
 import { BOX_LABELS, COUNTING_CARDS, DOMINOES, SCATTER_CARDS } from './cards.js';
-import { DIGIT_ROADS, TRACING } from './digits.js';
+import { DIGIT_ROADS, DOUGH_MAT, TRACING } from './digits.js';
 import { NUMBER_CARDS } from './faces.js';
 import { FIVE_FRAME, NAME_FRAME, TEN_FRAME } from './frames.js';
 import { BINGO, CROWD, DICE_NET, THREE_IN_LINE } from './games.js';
@@ -11,6 +11,7 @@ import { CLIP_CARDS, CLIP_STRIPS, STEP_STRIPS } from './strips.js';
 import { HUNDRED_SHEET, NUMBER_LINE, NUMBER_TRACK, RING_SHEET } from './tracks.js';
 import type { SheetKind } from './kind.js';
 
+export { cupboardLabels } from './cards.js';
 export { pictureFor } from './drawn.js';
 export { FACE_WORDS } from './faces.js';
 export { bingoBoards, crowdOf } from './games.js';
@@ -57,6 +58,7 @@ export const SHEETS: readonly SheetKind[] = [
   HOP_CARDS,
   TRACING,
   DIGIT_ROADS,
+  DOUGH_MAT,
   PATTERN_STRIPS,
   COPY_GRIDS,
   ALIKE_CARDS,

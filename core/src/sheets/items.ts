@@ -24,6 +24,7 @@ const SUITS: Readonly<Record<string, Partial<SheetWish>>> = {
   'dice-net': { low: 1, high: 6, thingMm: 40 },
   tracing: { low: 0, high: 9 },
   'digit-roads': { low: 0, high: 9, thingMm: 30 },
+  'dough-mat': { low: 0, high: 9 },
   'pair-cards': { low: 1, high: 10 },
   'part-whole-cards': { low: 3, high: 5, count: 6 },
   'bond-dots': { low: 1, high: 5 },
@@ -48,6 +49,7 @@ const MOST_HIGH: Readonly<Record<string, number>> = {
   'coin-cards': 50,
   tracing: 9,
   'digit-roads': 9,
+  'dough-mat': 9,
   dominoes: 9,
 };
 /** And the least, for kinds that need some room. */
@@ -67,6 +69,7 @@ const OF_ONE_CHILD: ReadonlySet<string> = new Set([
   'part-whole',
   'press-count',
   'tracing',
+  'dough-mat',
   'hundred-chart',
 ]);
 

@@ -163,15 +163,15 @@ function columnsOf(
   let y = 0;
   for (const { moment, title, about } of cards) {
     const lines = [
-      { words: moment, size: 2.9, ink: 'gray' as const },
-      ...linesOf(title, 3.8, wide, measure).map((words) => ({
+      { words: moment, size: 3.2, ink: 'gray' as const },
+      ...linesOf(title, 4.3, wide, measure).map((words) => ({
         words,
-        size: 3.8,
+        size: 4.3,
         ink: 'black' as const,
       })),
-      ...linesOf(about, 3.1, wide, measure).map((words) => ({
+      ...linesOf(about, 3.6, wide, measure).map((words) => ({
         words,
-        size: 3.1,
+        size: 3.6,
         ink: 'gray' as const,
       })),
     ];

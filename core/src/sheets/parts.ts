@@ -8,15 +8,25 @@ import { type Mark, areaOf, centered, circle, line } from './page.js';
 export const PART_WHOLE: SheetKind = {
   id: 'part-whole',
   title: 'Part-whole mat',
-  about: 'A whole above, its parts below; room for the things of one whole in each.',
+  about: 'A whole above, its parts below, or two plates; room for the things in each.',
   asks: [],
   looks: [
     ['two', 'two parts'],
     ['three', 'three parts'],
+    ['plates', 'two plates'],
   ],
   make: ({ paper, seed, look }) => {
     const parts = look === 'three' ? 3 : 2;
     const area = areaOf(paper, true);
+    const title = 'Part-whole';
+    if (look === 'plates') {
+      const rim = Math.min(area.width / 4.1, area.height / 2.1);
+      const plates = [0.25, 0.75].flatMap((at): Mark[] => {
+        const [x, y] = [area.x + area.width * at, area.y + area.height / 2];
+        return [circle(x, y, rim, { width: 0.8 }), circle(x, y, rim * 0.78, { ink: 'gray' })];
+      });
+      return onePage({ paper, seed }, true, 'Two plates', plates);
+    }
     const r = Math.min(area.width / (parts * 2.3), area.height / 4.4);
     const top = { x: area.x + area.width / 2, y: area.y + r + 1 };
     const y = area.y + area.height - r - 1;
@@ -30,7 +40,6 @@ export const PART_WHOLE: SheetKind = {
       ];
     }).flat();
     marks.push(circle(top.x, top.y, r, { width: 0.8 }));
-    const title = 'Part-whole';
     return onePage({ paper, seed }, true, title, marks);
   },
 };

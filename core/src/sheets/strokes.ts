@@ -152,5 +152,5 @@ export function strokesOf(digit: number, forms: DigitForms): readonly Stroke[] {
 }
 
 /** The stroke as a path on its field. */
-export const strokePath = ({ points }: Stroke): string =>
+export const strokePath = ({ points }: Pick<Stroke, 'points'>): string =>
   `M${points.map(([x, y]) => `${x} ${y}`).join('L')}`;

@@ -42,7 +42,9 @@ export const NUMBER_TRACK: SheetKind = {
                 : [centered(area.x + (i + 0.5) * cell, y + cell + 7, 9, String(n))]),
             ]),
             // The tongue that the next strip is glued on.
-            rect(area.x + strip.length * cell, y, 8, cell, { ink: 'light', width: 0.3 }),
+            ...(p * perPage + row < strips.length - 1
+              ? [rect(area.x + strip.length * cell, y, 8, cell, { ink: 'light', width: 0.3 })]
+              : []),
           ];
         }),
         { title, seed },

@@ -1,10 +1,18 @@
 import { conclude } from '@gumo/core/evidence';
-import { type Block, type Sheet, stringPages, weekPages, wordPages } from '@gumo/core/sheets';
+import {
+  type Block,
+  type Sheet,
+  cupboardLabels,
+  stringPages,
+  usualWish,
+  weekPages,
+  wordPages,
+} from '@gumo/core/sheets';
 import { STRAND_TITLES, skillOf, skillsOfStrand, strandsInUse } from '@gumo/core/skills';
 import { Day, WeekSheet, addDays, dayInWords } from '@gumo/core/vocabulary';
 import { type Request, type Response, Router } from 'express';
 import * as v from 'valibot';
-import { checked } from '../problems.js';
+import { Problem, checked } from '../problems.js';
 import { measureWords } from '../sheets/pdf.js';
 import { type Context, childOf, param } from './context.js';
 import { needsFor } from './cupboard.js';
@@ -73,6 +81,22 @@ export function papersRoutes(context: Context): Router {
         : []),
     ];
     await send(response, 'lay-ready', wordPages(paper(), title, blocks, measure));
+  });
+
+  router.get('/labels.pdf', async (_request, response) => {
+    const boxes = new Map<string, string[]>();
+    for (const { box, name } of store.things.all()) {
+      if (box !== '') boxes.set(box, [...(boxes.get(box) ?? []), name]);
+    }
+    const sorted = [...boxes].sort(([a], [b]) => a.localeCompare(b, 'en', { numeric: true }));
+    if (sorted.length === 0) {
+      throw new Problem(422, 'No thing of the cupboard has a box yet: say where each one lies.');
+    }
+    const labels = cupboardLabels(
+      { ...usualWish(), paper: paper() },
+      sorted.map(([name, things]) => ({ name, things })),
+    );
+    await send(response, 'labels', labels);
   });
 
   router.get('/strings/:id.pdf', async (request: Request, response) => {

@@ -12,7 +12,7 @@ import {
   svgOf,
   usualWish,
 } from '@gumo/core/sheets';
-import { type Child, Day, Id, addDays } from '@gumo/core/vocabulary';
+import { type Child, Day, Id, type Use, addDays } from '@gumo/core/vocabulary';
 import { type Request, type Response, Router } from 'express';
 import * as v from 'valibot';
 import { Problem, checked, notFound, wrongField } from '../problems.js';
@@ -58,6 +58,9 @@ const Span = v.object({
     v.pipe(v.string(), v.transform(Number), v.integer(), v.minValue(1), v.maxValue(7)),
   ),
 });
+
+/** Things that lie in the cells of a mat. */
+const LAID: ReadonlySet<Use> = new Set(['counter', 'loose', 'cube']);
 
 /** Sheets in true size, for any printer: as PDF, or one page as SVG; alone, or those collected. */
 export function sheetsRoutes(context: Context): Router {
@@ -140,7 +143,6 @@ export function sheetsRoutes(context: Context): Router {
   /** What the plan of a day, or of some days, wants on paper, made for those who take part. */
   router.get('/proposed', (request, response) => {
     const { from, days = 1 } = checked(Span, request.query);
-    const seen = new Set<string>();
     const proposed = Array.from({ length: days }, (_, i) => addDays(from, i)).flatMap((day) => {
       const { away } = store.days.find(day);
       return store.plan
@@ -150,7 +152,7 @@ export function sheetsRoutes(context: Context): Router {
           const here = entry.takers.filter(({ childId }) => !away.includes(childId));
           const children = here.flatMap(({ childId }) => store.children.find(childId) ?? []);
           const [thing] = needsFor(store, [{ ...entry, takers: here }], () => children).flatMap(
-            (line) => (line.thing ? (acrossOf(line.thing.shape) ?? []) : []),
+            (line) => (line.thing && LAID.has(line.use) ? (acrossOf(line.thing.shape) ?? []) : []),
           );
           return proposedFor(entry.activityId, here).map(({ kind, childId, low, high }) => ({
             kind,
@@ -171,14 +173,16 @@ export function sheetsRoutes(context: Context): Router {
           }));
         });
     });
-    response.json(
-      proposed.filter(({ kind, childId, wish }) => {
-        const key = `${kind}/${childId}/${wish.high}`;
-        const isNew = !seen.has(key) && isMakeable(kind, wish);
-        seen.add(key);
-        return isNew;
-      }),
-    );
+    // Cards to twenty hold those to ten: what is shared is printed once, for the widest range.
+    const widest = new Map<string, (typeof proposed)[number]>();
+    for (const one of proposed) {
+      const key = `${one.kind}/${one.childId}`;
+      const known = widest.get(key);
+      if ((!known || known.wish.high < one.wish.high) && isMakeable(one.kind, one.wish)) {
+        widest.set(key, known ? { ...one, day: known.day } : one);
+      }
+    }
+    response.json([...widest.values()]);
   });
 
   router.get('/:kind.pdf', async (request, response) => {

@@ -1,4 +1,5 @@
 import {
+  type Mark,
   type Paper,
   SHEETS,
   type SheetKind,
@@ -18,7 +19,7 @@ import {
 } from '@gumo/core/sheets';
 import { LIBRARY } from '@gumo/core/activities';
 import { seeded } from '@gumo/core/numbers';
-import { readPdf } from '../testing/pdf-reader.js';
+import { type Drawn, readPdf } from '../testing/pdf-reader.js';
 import { pdfOf } from './pdf.js';
 
 const TENTH_MM = 0.1;
@@ -31,6 +32,23 @@ const wishFor = (kind: SheetKind, more: Partial<SheetWish> = {}): SheetWish => (
   ...more,
 });
 const fileOf = (kind: SheetKind, wish: SheetWish): Promise<Buffer> => pdfOf([sheetFor(kind, wish)]);
+
+/** Whether a straight mark stands in the file, within a tenth of a millimeter on every side. */
+function isFound(mark: Mark, drawn: readonly Drawn[]): boolean {
+  if (mark.kind !== 'line' && !(mark.kind === 'rect' && mark.round === 0)) return true;
+  const [x, y, w, h] =
+    mark.kind === 'rect'
+      ? [mark.x, mark.y, mark.w, mark.h]
+      : [
+          Math.min(mark.x1, mark.x2),
+          Math.min(mark.y1, mark.y2),
+          Math.abs(mark.x1 - mark.x2),
+          Math.abs(mark.y1 - mark.y2),
+        ];
+  return drawn.some((one) =>
+    [one.x - x, one.y - y, one.w - w, one.h - h].every((apart) => Math.abs(apart) < TENTH_MM),
+  );
+}
 
 describe('sheets', () => {
   // ISO 216 and ANSI/ASME Y14.1 for the papers; read back by pdfjs, which had no part in writing.
@@ -61,6 +79,10 @@ describe('sheets', () => {
             expect(check.some((one) => Math.abs(one.x - 10) < TENTH_MM && one.y > page.height - 20))
               .withContext(`${context}: check line`)
               .toBeTrue();
+            // Every straight edge lies where the layout says.
+            const laid = sheet.pages[pages.indexOf(page)]!.marks;
+            const lost = laid.filter((mark) => !isFound(mark, page.drawn));
+            expect(lost).withContext(context).toEqual([]);
             // Nothing lies where no printer prints.
             for (const { x, y, w, h } of page.drawn) {
               const isIn =

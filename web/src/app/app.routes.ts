@@ -120,6 +120,11 @@ export const routes: Routes = [
     loadComponent: () => import('./places/print/print').then((m) => m.Print),
   },
   {
+    path: 'print/tray',
+    title: 'Sheets to print · Gumo',
+    loadComponent: () => import('./places/print/print-tray').then((m) => m.PrintTray),
+  },
+  {
     path: 'print/:sheet',
     title: 'Print · Gumo',
     loadComponent: () => import('./places/print/print').then((m) => m.Print),

@@ -9,7 +9,7 @@ import {
 } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import { type Prompt, promptsOf, topsOf } from '@gumo/core/activities';
-import { findSheet, sheetIdsFor } from '@gumo/core/sheets';
+import { findSheet, proposedFor } from '@gumo/core/sheets';
 import { matchSkills, skillOf } from '@gumo/core/skills';
 import {
   type Care,
@@ -115,10 +115,23 @@ export class ActivityPage {
   protected readonly top = signal(10);
   protected readonly count = signal(1);
   /** Sheets that it can be done with, made for the range that is chosen. */
-  protected readonly sheets = computed(() =>
-    sheetIdsFor(this.activity()?.id ?? '').flatMap((id) => findSheet(id) ?? []),
-  );
-  protected readonly sheetTop = computed(() => Math.min(100, Math.max(1, ...this.sizes().tops)));
+  protected readonly sheets = computed(() => {
+    const takers = this.takers().map(({ id, name }) => ({
+      childId: id,
+      name,
+      top: this.taking()[id] ?? 1,
+    }));
+    const anyone = [{ childId: '', name: '', top: Math.max(1, ...this.sizes().tops) }];
+    const asked = takers.length > 0 ? takers : anyone;
+    return proposedFor(this.activity()?.id ?? '', asked).map(({ kind, childId, high }) => ({
+      key: `${kind}/${childId}`,
+      kind,
+      high,
+      childId: childId || null,
+      name: asked.find((one) => one.childId === childId)?.name ?? '',
+      title: findSheet(kind)?.title ?? kind,
+    }));
+  });
   /** Nobody is chosen: the quantities are for a number of children. */
   protected readonly alone = computed(() => Object.keys(this.taking()).length === 0);
 

@@ -141,6 +141,19 @@ const QUESTIONS: readonly Question[] = [
       ['rhyme', 'a rhyme'],
     ],
   ),
+  {
+    title: 'A printed page costs',
+    about: 'Paper and ink, in your money; shown before printing.',
+    choices: [
+      ['0', 'not reckoned'],
+      ['0.02', '0.02'],
+      ['0.05', '0.05'],
+      ['0.1', '0.10'],
+      ['0.2', '0.20'],
+    ],
+    get: ({ pageCost }) => String(pageCost ?? 0),
+    set: (settings, value) => ({ ...settings, pageCost: Number(value) }),
+  },
   form('one', 'The 1', [
     ['plain', 'plain'],
     ['flagged', 'flagged'],

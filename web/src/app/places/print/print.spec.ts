@@ -1,11 +1,12 @@
 import { TestBed } from '@angular/core/testing';
 import { SHEETS } from '@gumo/core/sheets';
-import { Place, aThing } from '../../testing/place';
+import { Place, aChild, aThing, id } from '../../testing/place';
 import { Print } from './print';
 
 const open = (inputs: Record<string, unknown> = {}): Promise<Place<Print>> =>
   Place.open(Print, {
     inputs,
+    children: [aChild(1, 'Juno', { interests: ['kites'] })],
     things: [aThing(5, 'cork discs', { shape: { kind: 'disc', diameterMm: 38, thicknessMm: 3 } })],
   });
 const link = (place: Place<Print>, words: string): URL =>
@@ -16,7 +17,7 @@ describe('the print shop', () => {
 
   it('shows every kind of sheet to scale, with a file for each', async () => {
     for (const kind of SHEETS) {
-      const place = await open({ sheet: kind.id });
+      const place = await open({ sheet: kind.id, child: id(1) });
       expect(place.all('h1')).toEqual([kind.title]);
       const drawing = place.find('.paper').querySelector('svg')!;
       expect(drawing.getAttribute('width')).toMatch(/^(210|297)mm$/);
@@ -29,7 +30,7 @@ describe('the print shop', () => {
   it('is made for a thing of the cupboard, turned where it has to be', async () => {
     const place = await open({ sheet: 'ten-frame' });
     expect(place.element.querySelector('.turned')).toBeNull();
-    const select = place.find<HTMLSelectElement>('select');
+    const select = place.find('label', /^of the cupboard/).querySelector('select')!;
     select.value = select.options[1]!.value;
     select.dispatchEvent(new Event('change'));
     await place.settle();
@@ -58,5 +59,39 @@ describe('the print shop', () => {
     await place.click('Another one');
     expect(drawing()).not.toBe(first);
     expect(link(place, 'This page as SVG').searchParams.get('seed')).toBe('2');
+  });
+
+  it('is made for a child with what that child likes, and says so by id alone in the address', async () => {
+    const place = await open({ sheet: 'part-whole-cards', child: id(1), high: '40' });
+    const words = (): string => place.find('.paper').textContent ?? '';
+    expect(words()).toContain('Juno');
+    const query = link(place, 'Open as PDF').searchParams;
+    expect([query.get('child'), query.get('picture'), query.get('high')]).toEqual([
+      id(1),
+      'kite',
+      '20',
+    ]);
+    expect(query.toString()).not.toContain('Juno');
+    await place.click('Collect');
+    expect(place.sent.at(-1)!.path).toBe('/sheets/items');
+    const body = place.sent.at(-1)!.body as { childId: string; wish: { owner: string } };
+    expect([body.childId, body.wish.owner]).toEqual([id(1), '']);
+    expect(place.find('[role=status]').textContent).toContain('collected');
+  });
+
+  it('shows each number in the ways that are chosen, and two at most on two sides', async () => {
+    const place = await open({ sheet: 'number-cards', low: '1', high: '3' });
+    await place.click('words');
+    expect(place.find('.paper').textContent).toContain('three');
+    await place.click('two-sided');
+    expect(link(place, 'Open as PDF').searchParams.get('faces')).toBe('numeral,word');
+    await place.click('sums');
+    expect(place.find('[role=alert]').textContent).toContain('choose just two');
+    await place.click('words');
+    await place.click('sums');
+    await place.click('two-sided');
+    // One way always stays.
+    await place.click('numerals');
+    expect(link(place, 'Open as PDF').searchParams.get('faces')).toBe('numeral');
   });
 });

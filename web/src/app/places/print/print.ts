@@ -9,36 +9,37 @@ import {
 } from '@angular/core';
 import { DomSanitizer } from '@angular/platform-browser';
 import { RouterLink } from '@angular/router';
+import { DRAWINGS } from '@gumo/core/measuring';
 import {
   type Ask,
+  FACES,
+  FACE_WORDS,
+  type Face,
+  PrintItem,
   SHEETS,
   type Sheet,
   type SheetKind,
   type SheetWish,
+  acrossOf,
   findSheet,
+  pictureFor,
+  rangeUpTo,
+  sheetFor,
+  suitedTo,
   svgOf,
   usualWish,
 } from '@gumo/core/sheets';
-import type { Shape } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
+import { v7 as uuid } from 'uuid';
+import { Api } from '../../common/api';
+import { Clock } from '../../common/clock';
+import { childrenFeature } from '../../state/children';
 import { householdFeature } from '../../state/household';
 import { ThingsActions, thingsFeature } from '../../state/things';
+import { costWords } from './cost';
+import { SheetKinds } from './sheet-kinds';
 
 const FIRST = SHEETS[0] as SheetKind;
-/** What is put where a kind is opened for the first time and the usual range does not suit it. */
-const SUITS: Readonly<Record<string, Partial<SheetWish>>> = {
-  bingo: { high: 20 },
-  dominoes: { low: 0, high: 6 },
-  'dice-net': { low: 1, high: 6, thingMm: 40 },
-  tracing: { low: 0, high: 9 },
-  'digit-roads': { low: 0, high: 9, thingMm: 30 },
-  'pair-cards': { low: 1, high: 10 },
-  'bond-dots': { low: 1, high: 5 },
-  'coin-cards': { low: 6, high: 20 },
-  'chart-grid': { count: 5, high: 10 },
-  'number-line': { low: 0, high: 20 },
-  'step-strips': { high: 20 },
-};
 const FIELDS = {
   low: 'from',
   high: 'to',
@@ -49,12 +50,30 @@ const FIELDS = {
 const LEAST = { low: 0, high: 1, count: 1, thingMm: 5, seed: 0 } as const;
 const MOST = { low: 100, high: 100, count: 40, thingMm: 120, seed: 999_999 } as const;
 type Field = keyof typeof FIELDS;
+const CUE_WORDS: readonly (readonly [SheetWish['cues'], string])[] = [
+  ['movement', 'movement words'],
+  ['rhyme', 'rhyme'],
+  ['none', 'no words'],
+];
+/** Wishes that an address says as they are. */
+const PLAIN = [
+  'paper',
+  'low',
+  'high',
+  'thingMm',
+  'count',
+  'seed',
+  'look',
+  'picture',
+  'word',
+] as const;
+const FLAGS = ['answers', 'twoSided', 'laminate'] as const;
 
 /** Paper and card in true size: chosen, looked at to scale, and sent to any printer. */
 @Component({
   selector: 'gumo-print',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [RouterLink],
+  imports: [RouterLink, SheetKinds],
   templateUrl: './print.html',
   styleUrl: './print.scss',
 })
@@ -63,30 +82,51 @@ export class Print {
   readonly sheet = input<string>();
   readonly low = input<string>();
   readonly high = input<string>();
+  readonly child = input<string>();
 
   private readonly store = inject(Store);
+  private readonly api = inject(Api);
+  private readonly clock = inject(Clock);
   private readonly sanitizer = inject(DomSanitizer);
   private readonly household = this.store.selectSignal(householdFeature.selectHousehold);
   private readonly cupboard = this.store.selectSignal(thingsFeature.selectThings);
+  protected readonly children = this.store.selectSignal(childrenFeature.selectPresent);
 
-  protected readonly kinds = SHEETS;
   protected readonly fields = FIELDS;
+  protected readonly faces = FACES;
+  protected readonly faceWords = FACE_WORDS;
+  protected readonly drawings = DRAWINGS;
+  protected readonly cues = CUE_WORDS;
   protected readonly kind = computed(() => findSheet(this.sheet() ?? '') ?? FIRST);
+  protected readonly childId = linkedSignal<string | null>(() => {
+    const asked = this.child();
+    return this.children().some((one) => one.id === asked) ? (asked ?? null) : null;
+  });
+  private readonly owner = computed(
+    () => this.children().find((one) => one.id === this.childId()) ?? null,
+  );
   protected readonly wish = linkedSignal<SheetWish>(() => {
     const household = this.household();
+    const kind = this.kind();
     const given = (text: string | undefined): number | undefined =>
       text !== undefined && /^\d+$/.test(text) ? Number(text) : undefined;
     const [low, high] = [given(this.low()), given(this.high())];
+    const owner = this.owner();
     return {
       ...usualWish(),
-      ...(household ? { paper: household.paper, forms: household.digitForms } : {}),
-      ...SUITS[this.kind().id],
+      ...(household
+        ? { paper: household.paper, forms: household.digitForms, cues: household.digitCue }
+        : {}),
+      ...suitedTo(kind.id),
+      ...(high === undefined ? {} : rangeUpTo(kind.id, high)),
       ...(low === undefined ? {} : { low }),
-      ...(high === undefined ? {} : { high }),
-      look: this.kind().looks[0]?.[0] ?? '',
+      look: kind.looks[0]?.[0] ?? '',
+      owner: owner?.name ?? '',
+      picture: pictureFor(owner?.interests ?? []),
     };
   });
   protected readonly wrong = signal('');
+  protected readonly collected = signal('');
   /** Things of the cupboard that are round or square enough to lie in a cell. */
   protected readonly things = computed(() =>
     this.cupboard().flatMap((one) => {
@@ -97,7 +137,7 @@ export class Print {
 
   protected readonly made = computed((): { sheet: Sheet | null; problem: string } => {
     try {
-      return { sheet: this.kind().make(this.wish()), problem: '' };
+      return { sheet: sheetFor(this.kind(), this.wish()), problem: '' };
     } catch (error) {
       if (error instanceof RangeError) return { sheet: null, problem: error.message };
       throw error;
@@ -108,6 +148,9 @@ export class Print {
     return 0;
   });
   protected readonly pages = computed(() => this.made().sheet?.pages ?? []);
+  protected readonly cost = computed(() =>
+    costWords(this.pages().length, this.household()?.pageCost),
+  );
   protected readonly preview = computed(() => {
     const page = this.pages()[Math.min(this.at(), this.pages().length - 1)];
     // Own marks, with every word escaped.
@@ -118,17 +161,15 @@ export class Print {
     return page !== undefined && page.width > page.height;
   });
   private readonly query = computed(() => {
-    const { paper, low, high, thingMm, count, seed, look, answers } = this.wish();
-    return new URLSearchParams({
-      paper,
-      low: String(low),
-      high: String(high),
-      thingMm: String(thingMm),
-      count: String(count),
-      seed: String(seed),
-      look,
-      answers: answers ? '1' : '0',
-    }).toString();
+    const wish = this.wish();
+    const query = new URLSearchParams();
+    for (const key of PLAIN) query.set(key, String(wish[key]));
+    for (const key of FLAGS) query.set(key, wish[key] ? '1' : '0');
+    query.set('cues', wish.cues);
+    query.set('faces', wish.faces.join(','));
+    const child = this.childId();
+    if (child !== null) query.set('child', child);
+    return query.toString();
   });
   protected readonly pdf = computed(() => `/api/sheets/${this.kind().id}.pdf?${this.query()}`);
   protected readonly svg = computed(
@@ -145,6 +186,7 @@ export class Print {
 
   protected change(more: Partial<SheetWish>): void {
     this.wrong.set('');
+    this.collected.set('');
     this.wish.update((wish) => ({ ...wish, ...more }));
   }
 
@@ -165,20 +207,39 @@ export class Print {
     if (thing) this.change({ thingMm: thing.mm });
   }
 
+  protected chooseChild(id: string): void {
+    this.childId.set(id === '' ? null : id);
+  }
+
+  protected draw(picture: string): void {
+    this.change({ picture });
+  }
+
+  protected chooseFace(face: Face): void {
+    const { faces } = this.wish();
+    const next = faces.includes(face) ? faces.filter((one) => one !== face) : [...faces, face];
+    if (next.length > 0) this.change({ faces: FACES.filter((one) => next.includes(one)) });
+  }
+
   protected another(): void {
     this.change({ seed: (this.wish().seed + 1) % MOST.seed });
   }
-}
 
-/** How wide a thing lies in its cell, in millimeters; null where that is not known. */
-function acrossOf(shape: Shape): number | null {
-  switch (shape.kind) {
-    case 'ball':
-    case 'disc':
-      return shape.diameterMm;
-    case 'block':
-      return Math.max(shape.lengthMm, shape.widthMm);
-    default:
-      return null;
+  /** Keeps it, to be printed with others. */
+  protected async collect(): Promise<void> {
+    const item: PrintItem = {
+      id: uuid(),
+      kind: this.kind().id,
+      childId: this.childId(),
+      wish: { ...this.wish(), owner: '' },
+      addedOn: this.clock.today(),
+      version: 1,
+    };
+    try {
+      await this.api.send('POST', '/sheets/items', item, PrintItem);
+      this.collected.set('It lies with the collected sheets.');
+    } catch (error) {
+      this.wrong.set((error as Error).message);
+    }
   }
 }

@@ -9,6 +9,7 @@ import {
 } from '@angular/core';
 import { expectedRecord, isRight, padFor, recordFor } from '@gumo/core/pads';
 import type { Prompt } from '@gumo/core/activities';
+import type { TraceSeen } from '@gumo/core/sheets';
 import type { Answered, CaptureRecord, Outcome } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
 import { afterPaint } from '../../common/after-paint';
@@ -87,7 +88,7 @@ export class Answering {
   }
 
   /** What stands on the pad now; null where nothing is asked. */
-  private standing(): CaptureRecord | null {
+  standing(): CaptureRecord | null {
     const prompt = this.prompt();
     return prompt && (this.tapped() ?? expectedRecord(prompt, this.language()));
   }
@@ -97,6 +98,20 @@ export class Answering {
     const prompt = this.prompt();
     this.typed = '';
     return prompt && recordFor(prompt, this.tapped(), outcome, this.language());
+  }
+
+  /** What was seen in a digit that was written on the screen. */
+  traced(seen: TraceSeen): void {
+    const record = this.standing();
+    if (record?.kind !== 'draw') return;
+    const readable = seen !== 'other-shape' && seen !== 'open';
+    this.tapped.set({
+      ...record,
+      reversed: seen === 'reversed' || null,
+      startRight: seen === 'start' ? false : null,
+      directionRight: seen === 'order' || seen === 'direction' ? false : null,
+      readable: readable ? null : false,
+    });
   }
 
   /** How long a quick look lasts belongs to its record. */

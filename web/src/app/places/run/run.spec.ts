@@ -189,4 +189,30 @@ describe('at the tray', () => {
     });
     expect(place.text).toContain('This sitting cannot be opened');
   });
+
+  it('lets a digit be written on the screen, and takes what was seen to the pad', async () => {
+    const { place, noted } = await begin('digit-write', alone(kofi, 10));
+    await place.click(/Write it on the screen/);
+    const screen = place.element.querySelector('gumo-trace-screen')!;
+    expect(screen.textContent).toContain('Back');
+    // A line straight across is no digit; it is said, kept open, and marked as hard to read.
+    const svg = screen.querySelector('svg')!;
+    svg.setPointerCapture = () => undefined;
+    const { left, top, width, height } = svg.getBoundingClientRect();
+    const fire = (type: string, part: number): void => {
+      const at = { clientX: left + width * part, clientY: top + height / 2, bubbles: true };
+      svg.dispatchEvent(new PointerEvent(type, at));
+    };
+    for (let stroke = 0; stroke < 2; stroke++) {
+      fire('pointerdown', 0.2);
+      for (let i = 3; i < 8; i++) fire('pointermove', i / 10);
+      fire('pointerup', 0.8);
+    }
+    await place.settle();
+    await place.click('Take it to the pad');
+    expect(place.element.querySelector('gumo-trace-screen')).toBeNull();
+    await press(place, 'n');
+    const record = noted().at(-1)!.record;
+    expect(record?.kind === 'draw' && record.readable).toBeFalse();
+  });
 });

@@ -15,6 +15,7 @@ import { helpFor, neighborTop } from '@gumo/core/activities';
 import { slipsOf } from '@gumo/core/evidence';
 import { sceneFor } from '@gumo/core/handling';
 import { acknowledge, patternSlip } from '@gumo/core/pads';
+import { type TraceSeen, usualWish } from '@gumo/core/sheets';
 import { findItem } from '@gumo/core/skills';
 import { mustNotMeetSmallParts } from '@gumo/core/things';
 import type { Mood, Observation, Outcome } from '@gumo/core/vocabulary';
@@ -41,6 +42,7 @@ import { Answering } from './answering';
 import { EndQuestion } from './end-question';
 import { HowAnswered } from './how-answered';
 import { SoFar } from './so-far';
+import { TraceScreen } from './trace-screen';
 
 /** At the tray: one activity, one to three children, a tap or two a try. */
 @Component({
@@ -59,6 +61,7 @@ import { SoFar } from './so-far';
     SceneView,
     SoFar,
     ToTheChild,
+    TraceScreen,
   ],
   templateUrl: './run.html',
   styleUrls: ['./run.scss', './run-phone.scss'],
@@ -123,6 +126,18 @@ export class Run {
   protected readonly picture = signal(true);
   /** Seconds of a quick look while the picture is turned to the child; null while it is not. */
   protected readonly turned = signal<number | null>(null);
+  /** The single digit that is to be written; null where something else is asked. */
+  protected readonly digit = computed(() => {
+    const record = this.answering.standing();
+    return record?.kind === 'draw' && /^\d$/.test(record.figure) ? Number(record.figure) : null;
+  });
+  protected readonly traceLook = computed(() => {
+    const record = this.answering.standing();
+    const on = record?.kind === 'draw' ? record.support : 'own';
+    return on === 'hollow' || on === 'dotted' ? on : 'own';
+  });
+  protected readonly digitForms = computed(() => this.household()?.digitForms ?? usualWish().forms);
+  protected readonly tracing = signal(false);
   protected readonly byTurns = signal(false);
   protected readonly ending = signal(false);
   protected readonly acknowledged = signal('');
@@ -193,6 +208,11 @@ export class Run {
   protected choose(childId: string): void {
     this.forget();
     this.store.dispatch(RunActions.childChosen({ childId }));
+  }
+
+  protected traced(seen: TraceSeen | null): void {
+    this.tracing.set(false);
+    if (seen !== null) this.answering.traced(seen);
   }
 
   protected turnToChild(seconds: number): void {
@@ -296,7 +316,11 @@ export class Run {
       if (event.key === 'Escape') this.ending.set(false);
       return;
     }
-    if (document.querySelector('dialog[open], .cdk-overlay-backdrop') || this.turned() !== null)
+    if (
+      document.querySelector('dialog[open], .cdk-overlay-backdrop') ||
+      this.turned() !== null ||
+      this.tracing()
+    )
       return;
     const key = event.key.toLowerCase();
     const noted = outcomeOfKey(event);

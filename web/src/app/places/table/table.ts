@@ -21,6 +21,7 @@ import { PartWhole } from '../../handling/part-whole';
 import { type Dropped, SceneView } from '../../handling/scene';
 import { ToTheChild } from '../../handling/to-the-child';
 import { householdFeature } from '../../state/household';
+import { TraceDigit } from './trace-digit';
 
 /** What lies on the table where the address names nothing that can. */
 const FIRST = FRAME as unknown as AnyHandling;
@@ -31,7 +32,7 @@ const WORD_MS = 900;
 @Component({
   selector: 'gumo-table',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Icon, PartWhole, RouterLink, SceneView, ToTheChild],
+  imports: [Icon, PartWhole, RouterLink, SceneView, ToTheChild, TraceDigit],
   templateUrl: './table.html',
   styleUrl: './table.scss',
 })
@@ -47,6 +48,8 @@ export class Table {
   private readonly random: Random = seeded(inject(Clock).now().getTime());
 
   protected readonly things = HANDLINGS;
+  /** A digit is written, not moved about. */
+  protected readonly traces = computed(() => this.thing() === 'trace');
   protected readonly handling = computed(
     () => HANDLINGS.find((one) => one.id === this.thing()) ?? FIRST,
   );

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { LOCAL_RULES, listWords } from '../../common/words';
 import { Icon } from '../../common/icon';
@@ -10,7 +11,7 @@ import { DayActions, dayFeature } from '../../state/day';
 @Component({
   selector: 'gumo-lay-ready',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Icon],
+  imports: [Icon, RouterLink],
   template: `
     <section class="sheet" aria-labelledby="lay-ready">
       <header>
@@ -58,6 +59,10 @@ import { DayActions, dayFeature } from '../../state/day';
           </li>
         }
       </ul>
+      <p class="papers">
+        <a class="button" routerLink="/print/tray"><gumo-icon name="print" /> Sheets for today</a>
+        <a class="button" [href]="list()" target="_blank" rel="noopener">This list as PDF</a>
+      </p>
       @if (careful(); as careful) {
         <div class="caution">
           <p>
@@ -129,6 +134,19 @@ import { DayActions, dayFeature } from '../../state/day';
       font-size: 13px;
       font-weight: 550;
     }
+    .papers {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 4px 12px;
+      padding-top: 8px;
+      border-top: 1px solid var(--line);
+    }
+    .papers .button {
+      display: inline-flex;
+      inline-size: auto;
+      padding: 0 8px;
+      font-size: 14px;
+    }
     .caution {
       margin-top: 12px;
     }
@@ -151,6 +169,7 @@ export class LayReady {
   private readonly childById = this.store.selectSignal(childrenFeature.selectChildById);
   protected readonly ticked = this.store.selectSignal(dayFeature.selectTicked);
   protected readonly lines = computed(() => this.answer()?.ready ?? []);
+  protected readonly list = computed(() => `/api/papers/ready/${this.answer()?.day ?? ''}.pdf`);
   protected readonly done = computed(
     () => this.lines().filter((line) => this.ticked().has(line.key)).length,
   );

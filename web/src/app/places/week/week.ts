@@ -14,7 +14,7 @@ import {
 } from '@angular/core';
 import { MatDialog } from '@angular/material/dialog';
 import { MatMenuModule } from '@angular/material/menu';
-import { Router } from '@angular/router';
+import { Router, RouterLink } from '@angular/router';
 import {
   BANDS,
   type Band,
@@ -47,7 +47,7 @@ const DAYS = 7;
 @Component({
   selector: 'gumo-week',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [CoverageRows, Icon, MatMenuModule, PlanningBar, WeekBoard, WhyPanel],
+  imports: [CoverageRows, Icon, MatMenuModule, PlanningBar, RouterLink, WeekBoard, WhyPanel],
   providers: [Planning, WeekByHand],
   templateUrl: './week.html',
   styleUrl: './week.scss',

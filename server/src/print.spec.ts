@@ -1,0 +1,105 @@
+import { randomUUID } from 'node:crypto';
+import { type PrintItem, usualWish } from '@gumo/core/sheets';
+import { readPdf } from './testing/pdf-reader.js';
+import { MONDAY, WeekWorld, problemOf } from './testing/week-world.js';
+
+describe('paper, over HTTP', () => {
+  let week: WeekWorld;
+  beforeEach(async () => {
+    week = await WeekWorld.open();
+  });
+  afterEach(() => week.close());
+
+  const pdf = async (path: string): ReturnType<typeof readPdf> => {
+    const answer = await fetch(`${week.world.url}${path}`);
+    expect(answer.headers.get('content-type')).toBe('application/pdf');
+    return readPdf(new Uint8Array(await answer.arrayBuffer()));
+  };
+  const item = (kind: string, more: Partial<PrintItem> = {}): PrintItem => ({
+    id: randomUUID(),
+    kind,
+    childId: null,
+    wish: usualWish(),
+    addedOn: '2026-03-10',
+    version: 1,
+    ...more,
+  });
+  const planned = async (activityId: string, day = MONDAY, tops = [5, 8]): Promise<void> => {
+    const takers = [week.wren, week.juno].map(({ id }, i) => ({ childId: id, top: tops[i] ?? 5 }));
+    const answer = await week.ask('POST', '/plan', {
+      id: randomUUID(),
+      day,
+      momentId: 'floor',
+      activityId,
+      takers,
+      minutes: 8,
+      with: '',
+    });
+    expect(answer.status).toBe(201);
+  };
+
+  it('proposes a mat for each child and shared cards once, and prints what was collected', async () => {
+    await planned('build-frame');
+    await planned('show-say', '2026-03-17', [5, 10]);
+    await planned('card-hunt', '2026-03-18', [5, 20]);
+    const proposed = (await week.ask('GET', `/sheets/proposed?from=${MONDAY}&days=7`)).body as {
+      kind: string;
+      childId: string | null;
+      wish: PrintItem['wish'];
+    }[];
+    const of = (kind: string) => proposed.filter((one) => one.kind === kind);
+    expect(of('ten-frame').map((one) => one.childId)).toEqual([week.wren.id, week.juno.id]);
+    expect(of('number-cards').map((one) => one.wish.high)).toEqual([20]);
+
+    const rows = of('ten-frame').map((one) => item(one.kind, one));
+    expect(
+      (
+        await week.ask('POST', '/sheets/items/batch', {
+          rows: rows.map(({ id, kind, childId, wish, addedOn, version }) => ({
+            id,
+            kind,
+            childId,
+            wish,
+            addedOn,
+            version,
+          })),
+        })
+      ).status,
+    ).toBe(201);
+    const { pages } = await pdf('/sheets/tray.pdf');
+    expect(pages.length).toBe(2);
+    expect(pages[0]!.words).toContain(week.wren.name);
+    expect(pages[1]!.words).toContain('Juno');
+  });
+
+  it('refuses what cannot be printed, naming the field, and keeps nothing of it', async () => {
+    const wrong: [PrintItem, string][] = [
+      [item('no-such-sheet'), 'kind'],
+      [item('ten-frame', { childId: randomUUID() }), 'childId'],
+      [item('bingo', { wish: { ...usualWish(), high: 5 } }), 'sheet'],
+      [item('ten-frame', { wish: { ...usualWish(), thingMm: 500 } }), 'wish.thingMm'],
+    ];
+    for (const [one, field] of wrong) {
+      const answer = await week.ask('POST', '/sheets/items', one);
+      expect(answer.status).withContext(field).toBeGreaterThanOrEqual(400);
+      expect(problemOf(answer).errors[0]!.field).toBe(field);
+    }
+    expect((await week.ask('GET', '/sheets/items')).body).toEqual([]);
+    expect((await week.ask('GET', '/sheets/tray.pdf')).status).toBe(422);
+    expect((await week.ask('GET', '/sheets/ten-frame.pdf?faces=rune')).status).toBe(400);
+  });
+
+  it('prints the week, the list to lay ready and the strings of a child', async () => {
+    await planned('build-frame');
+    const plan = await pdf(`/papers/week/${MONDAY}.pdf`);
+    expect(plan.pages.length).toBe(1);
+    expect(plan.pages[0]!.words.join(' ')).toContain('Monday 16 March');
+    expect(plan.pages[0]!.words.join(' ')).toContain('Juno to 8');
+    const ready = (await week.ask('GET', `/days/${MONDAY}`)).body as { ready: { words: string }[] };
+    const list = await pdf(`/papers/ready/${MONDAY}.pdf`);
+    for (const { words } of ready.ready) expect(list.pages[0]!.words).toContain(words);
+    const strings = await pdf(`/papers/strings/${week.juno.id}.pdf`);
+    expect(strings.pages[0]!.words).toContain('Juno');
+    expect(strings.pages[0]!.words).toContain('taken as known');
+  });
+});

@@ -1,0 +1,264 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  input,
+  signal,
+} from '@angular/core';
+import { RouterLink } from '@angular/router';
+import { PrintItem, SheetWish, findSheet, sheetFor } from '@gumo/core/sheets';
+import { Day } from '@gumo/core/vocabulary';
+import { Store } from '@ngrx/store';
+import { v7 as uuid } from 'uuid';
+import * as v from 'valibot';
+import { Api } from '../../common/api';
+import { Clock } from '../../common/clock';
+import { Icon } from '../../common/icon';
+import { dayWords } from '../../common/words';
+import { childrenFeature } from '../../state/children';
+import { householdFeature } from '../../state/household';
+import { costWords } from './cost';
+import { SheetKinds } from './sheet-kinds';
+
+const Items = v.array(PrintItem);
+const Proposed = v.array(
+  v.object({
+    kind: v.string(),
+    childId: v.nullable(v.string()),
+    because: v.string(),
+    day: Day,
+    wish: SheetWish,
+  }),
+);
+type Proposal = v.InferOutput<typeof Proposed>[number];
+
+interface Line {
+  readonly key: string;
+  readonly title: string;
+  readonly about: string;
+  readonly pages: number;
+}
+
+/** Sheets collected over the week, what the plan wants on paper, and one file for all. */
+@Component({
+  selector: 'gumo-print-tray',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [Icon, RouterLink, SheetKinds],
+  template: `
+    <gumo-sheet-kinds here="tray" />
+    <div class="lists">
+      <section aria-labelledby="collected">
+        <header>
+          <h1 id="collected">Collected</h1>
+          @if (items().length > 0) {
+            <p class="soft numbers">
+              {{ pages() }} {{ pages() === 1 ? 'page' : 'pages' }}{{ cost() ? ', ' + cost() : '' }}
+            </p>
+            <a class="button filled" href="/api/sheets/tray.pdf" target="_blank" rel="noopener">
+              Open all as PDF
+            </a>
+          }
+        </header>
+        @if (message(); as text) {
+          <p class="caution" role="alert">{{ text }}</p>
+        }
+        <ul class="sheet">
+          @for (line of lines(); track line.key; let i = $index) {
+            <li>
+              <a [routerLink]="['/print', items()[i]!.kind]">{{ line.title }}</a>
+              <span class="soft">{{ line.about }}</span>
+              <span class="soft numbers count">
+                {{ line.pages }} {{ line.pages === 1 ? 'page' : 'pages' }}
+              </span>
+              <button
+                type="button"
+                class="button"
+                [attr.aria-label]="'Take out ' + line.title + ' ' + line.about"
+                (click)="remove(items()[i]!)"
+              >
+                <gumo-icon name="close" />
+              </button>
+            </li>
+          } @empty {
+            @if (loaded()) {
+              <li class="soft">
+                What is collected here over the week is printed as one file. “Collect” stands beside
+                every sheet.
+              </li>
+            }
+          }
+        </ul>
+        @if (items().length > 0) {
+          <button type="button" class="button" (click)="clear()">Take all out</button>
+        }
+      </section>
+      <section aria-labelledby="wanted">
+        <header>
+          <h2 id="wanted">{{ heading() }}</h2>
+          @if (proposals().length > 0) {
+            <button type="button" class="button outlined" (click)="addAll()">Add all</button>
+          }
+        </header>
+        <ul class="sheet">
+          @for (line of wanted(); track line.key; let i = $index) {
+            <li>
+              <strong>{{ line.title }}</strong>
+              <span class="soft">{{ line.about }}</span>
+              <span class="soft numbers count">
+                {{ line.pages }} {{ line.pages === 1 ? 'page' : 'pages' }}
+              </span>
+              <button
+                type="button"
+                class="button"
+                [attr.aria-label]="'Add ' + line.title + ' ' + line.about"
+                (click)="add([proposals()[i]!])"
+              >
+                <gumo-icon name="add" />
+              </button>
+            </li>
+          } @empty {
+            @if (loaded()) {
+              <li class="soft">Nothing that is planned wants paper that is not collected.</li>
+            }
+          }
+        </ul>
+      </section>
+    </div>
+  `,
+  styleUrl: './print-tray.scss',
+})
+export class PrintTray {
+  /** From when, and for how many days, the plan is asked; today alone where nothing is said. */
+  readonly from = input<string>();
+  readonly days = input<string>();
+
+  private readonly api = inject(Api);
+  private readonly clock = inject(Clock);
+  private readonly store = inject(Store);
+  private readonly children = this.store.selectSignal(childrenFeature.selectChildById);
+  private readonly household = this.store.selectSignal(householdFeature.selectHousehold);
+
+  protected readonly items = signal<readonly PrintItem[]>([]);
+  private readonly asked = signal<readonly Proposal[]>([]);
+  protected readonly loaded = signal(false);
+  protected readonly message = signal<string | null>(null);
+
+  private readonly start = computed(() => this.from() ?? this.clock.today());
+  private readonly span = computed(() => (this.days() === '7' ? 7 : 1));
+  protected readonly heading = computed(() =>
+    this.span() === 7
+      ? `What the week of ${dayWords(this.start())} wants`
+      : this.start() === this.clock.today()
+        ? 'What today wants'
+        : `What ${dayWords(this.start())} wants`,
+  );
+  protected readonly proposals = computed(() =>
+    this.asked().filter(
+      (one) =>
+        !this.items().some(
+          (item) =>
+            item.kind === one.kind &&
+            item.childId === one.childId &&
+            item.wish.high === one.wish.high,
+        ),
+    ),
+  );
+  protected readonly lines = computed(() =>
+    this.items().map((item) => this.lineOf(item.id, item, rangeWords(item))),
+  );
+  protected readonly wanted = computed(() =>
+    this.proposals().map((one) =>
+      this.lineOf(`${one.kind}/${one.childId}`, one, `${rangeWords(one)} · ${one.because}`),
+    ),
+  );
+  protected readonly pages = computed(() =>
+    this.lines().reduce((sum, line) => sum + line.pages, 0),
+  );
+  protected readonly cost = computed(() => costWords(this.pages(), this.household()?.pageCost));
+
+  constructor() {
+    effect(() => void this.load(this.start(), this.span()));
+  }
+
+  private async load(from: string, days: number): Promise<void> {
+    try {
+      const [items, asked] = await Promise.all([
+        this.api.get('/sheets/items', Items),
+        this.api.get(`/sheets/proposed?from=${from}&days=${days}`, Proposed),
+      ]);
+      this.items.set(items);
+      this.asked.set(asked);
+      this.loaded.set(true);
+    } catch (error) {
+      this.message.set((error as Error).message);
+    }
+  }
+
+  private lineOf(
+    key: string,
+    one: Pick<PrintItem, 'kind' | 'childId' | 'wish'>,
+    about: string,
+  ): Line {
+    const kind = findSheet(one.kind);
+    const name = this.children()[one.childId ?? '']?.name;
+    return {
+      key,
+      title: kind?.title ?? one.kind,
+      about: [name, about].filter((words) => words !== undefined && words !== '').join(' · '),
+      pages: kind ? sheetFor(kind, { ...one.wish, owner: name ?? 'A' }).pages.length : 0,
+    };
+  }
+
+  protected addAll(): Promise<void> {
+    return this.add(this.proposals());
+  }
+
+  protected async add(proposals: readonly Proposal[]): Promise<void> {
+    const rows = proposals.map(({ kind, childId, wish }): PrintItem => ({
+      id: uuid(),
+      kind,
+      childId,
+      wish: { ...wish, owner: '' },
+      addedOn: this.clock.today(),
+      version: 1,
+    }));
+    await this.change(async () => {
+      const kept = await this.api.send('POST', '/sheets/items/batch', { rows }, Items);
+      this.items.update((items) => [...items, ...kept]);
+    });
+  }
+
+  protected async remove(item: PrintItem): Promise<void> {
+    await this.change(async () => {
+      await this.api.send(
+        'DELETE',
+        `/sheets/items/${item.id}?version=${item.version}`,
+        undefined,
+        v.null(),
+      );
+      this.items.update((items) => items.filter((one) => one.id !== item.id));
+    });
+  }
+
+  protected async clear(): Promise<void> {
+    for (const item of this.items()) await this.remove(item);
+  }
+
+  private async change(work: () => Promise<void>): Promise<void> {
+    this.message.set(null);
+    try {
+      await work();
+    } catch (error) {
+      this.message.set((error as Error).message);
+    }
+  }
+}
+
+/** What a sheet was made for, where its kind asks that. */
+function rangeWords({ kind, wish }: Pick<PrintItem, 'kind' | 'wish'>): string {
+  const asks = findSheet(kind)?.asks ?? [];
+  if (asks.includes('range')) return `${wish.low} to ${wish.high}`;
+  return asks.includes('thing') ? `for things of ${wish.thingMm} mm` : '';
+}

@@ -1,0 +1,86 @@
+import { A11yModule } from '@angular/cdk/a11y';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  input,
+  output,
+  signal,
+  viewChild,
+} from '@angular/core';
+import type { DigitForms, TraceSeen } from '@gumo/core/sheets';
+import { TRACE_WORDS, type TraceLook, TracePad } from '../../handling/trace-pad';
+
+/** A digit alone on the screen for the child to write over; what was seen goes to the pad. */
+@Component({
+  selector: 'gumo-trace-screen',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [A11yModule, TracePad],
+  template: `
+    <div
+      class="screen"
+      role="dialog"
+      aria-modal="true"
+      [attr.aria-label]="'Write ' + digit() + ' here'"
+      cdkTrapFocus
+      [cdkTrapFocusAutoCapture]="true"
+    >
+      <gumo-trace-pad
+        [digit]="digit()"
+        [forms]="forms()"
+        [look]="look()"
+        (seen)="seen.set($event)"
+      />
+      <footer>
+        <p role="status">{{ seen() === null ? '' : words[seen()!] }}</p>
+        <button type="button" class="button outlined" (click)="again()">Again</button>
+        <button type="button" class="button filled" (click)="closed.emit(seen())">
+          {{ seen() === null ? 'Back' : 'Take it to the pad' }}
+        </button>
+      </footer>
+    </div>
+  `,
+  host: { '(document:keydown.escape)': 'closed.emit(null)' },
+  styles: `
+    .screen {
+      position: fixed;
+      inset: 0;
+      z-index: 8;
+      display: grid;
+      grid-template-rows: minmax(0, 1fr) auto;
+      padding: 16px;
+      background: var(--sheet);
+    }
+    footer {
+      display: flex;
+      flex-wrap: wrap;
+      justify-content: center;
+      gap: 12px;
+    }
+    footer p {
+      flex: 1 1 100%;
+      min-block-size: 28px;
+      text-align: center;
+      font-size: 17px;
+    }
+    .button {
+      min-inline-size: 130px;
+      min-block-size: 56px;
+    }
+  `,
+})
+export class TraceScreen {
+  readonly digit = input.required<number>();
+  readonly forms = input.required<DigitForms>();
+  readonly look = input<TraceLook>('own');
+  /** What was seen in it; null where nothing was drawn. */
+  readonly closed = output<TraceSeen | null>();
+
+  private readonly pad = viewChild.required(TracePad);
+  protected readonly words = TRACE_WORDS;
+  protected readonly seen = signal<TraceSeen | null>(null);
+
+  protected again(): void {
+    this.pad().again();
+    this.seen.set(null);
+  }
+}
