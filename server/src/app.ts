@@ -26,6 +26,7 @@ import { papersRoutes } from './routes/papers.js';
 import { planRoutes } from './routes/plan.js';
 import { plansRoutes } from './routes/plans.js';
 import { progressRoutes } from './routes/progress.js';
+import { recordsRoutes } from './routes/records.js';
 import { sheetsRoutes } from './routes/sheets.js';
 import { sittingsRoutes } from './routes/sittings.js';
 import { todayRoutes } from './routes/today.js';
@@ -75,9 +76,10 @@ function apiRoutes(context: Context, requestsAMinute: number): express.Router {
         next(new Problem(429, 'Too many requests; wait a minute.'));
       },
     }),
-    jsonOnly,
-    express.json({ limit: BODY_LIMIT }),
   );
+  // Files come as they are, larger than any request of a screen.
+  api.use('/records', recordsRoutes(context));
+  api.use(jsonOnly, express.json({ limit: BODY_LIMIT }));
   api.get('/changes', (request, response) => context.changes.listen(request, response));
   const plans = weekPlansIn(context);
   api.use('/plans', plansRoutes(context, plans));

@@ -17,13 +17,41 @@ export function loadHousehold(store: Store, file: HouseholdFile): void {
     file.plan.forEach((entry) => store.plan.add(entry));
     file.days.forEach((sheet) => store.days.put(sheet));
     file.sittings.forEach((sitting) => store.sittings.add(sitting));
-    file.observations.forEach((observation) => store.facts.addObservation(observation));
-    file.words.forEach((word) => store.facts.addWord(word));
-    file.pegs.forEach((pegs) => store.facts.addPegs(pegs));
+    factsInOrder(file).forEach((add) => add(store));
     file.notes.forEach((note) => store.notes.add(note));
-    file.weeks.forEach((week) => store.weeks.put({ ...week, version: 0 }));
+    file.weeks.forEach((week) => store.weeks.restore(week));
+    file.prints.forEach((item) => store.prints.add(item));
     file.voidings.forEach((voiding) => store.facts.addVoiding(voiding));
   });
+}
+
+/**
+ * Tries, own words and pegs as they were noted one after the other; within each list the file's order
+ * stays, as it is the order in which they arrived.
+ */
+function factsInOrder(file: HouseholdFile): ((store: Store) => void)[] {
+  const lists = [
+    file.observations.map((one) => ({
+      at: one.at,
+      add: ({ facts }: Store) => void facts.addObservation(one),
+    })),
+    file.words.map((one) => ({ at: one.at, add: ({ facts }: Store) => void facts.addWord(one) })),
+    file.pegs.map((one) => ({ at: one.at, add: ({ facts }: Store) => void facts.addPegs(one) })),
+  ];
+  const next = [0, 0, 0];
+  const merged: ((store: Store) => void)[] = [];
+  for (;;) {
+    let first = -1;
+    lists.forEach((list, i) => {
+      const here = list[next[i] as number];
+      const best = lists[first]?.[next[first] as number];
+      if (here && (!best || here.at < best.at)) first = i;
+    });
+    const taken = lists[first]?.[next[first] as number];
+    if (!taken) return merged;
+    merged.push(taken.add);
+    next[first] = (next[first] as number) + 1;
+  }
 }
 
 /** Loads the demo household from its file, moved so that it ends today, whatever day that is. */

@@ -47,6 +47,7 @@ async function main(): Promise<void> {
     demoPath: args.includes('--empty') ? null : join(ROOT, 'demo/spindle-cottage.json'),
     webFolder: process.env['GUMO_API_ONLY'] === '1' ? null : join(ROOT, 'web/dist/browser'),
     today,
+    keepsBackups: true,
     requestsAMinute: Number(process.env['GUMO_REQUESTS_A_MINUTE'] ?? 6000),
   });
   say(`Gumo is ready: http://localhost:${running.port}`);

@@ -1,11 +1,15 @@
 import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
+import type { Database } from 'better-sqlite3';
+import type { Express } from 'express';
 import { type Logger, pino } from 'pino';
 import { createApp } from './app.js';
 import { makeChanges } from './changes.js';
 import { openDatabase } from './database/open.js';
 import { storeIn } from './database/store.js';
 import { loadDemo, startEmpty } from './household.js';
+import { backupsOf } from './keeping/backups.js';
+import { sweep, takePlace } from './keeping/take-place.js';
 import { makePlanner } from './planning/planner.js';
 import { makePrinter } from './sheets/printer.js';
 import { progressIn } from './progress.js';
@@ -20,6 +24,8 @@ export interface ServeOptions {
   readonly today: () => string;
   readonly requestsAMinute?: number;
   readonly log?: Logger;
+  /** Whether a copy of the records is made each day while it runs. */
+  readonly keepsBackups?: boolean;
 }
 
 export interface Running {
@@ -37,37 +43,66 @@ export class CannotStart extends Error {}
  */
 export async function serve(options: ServeOptions): Promise<Running> {
   const log = options.log ?? pino({ level: process.env['GUMO_LOG'] ?? 'info', base: null });
-  const { db, isNew } = openDatabase(options.databasePath);
-  const store = storeIn(db);
-  if (store.household.all().length === 0) {
-    if (options.demoPath === null) startEmpty(store);
-    else loadDemo(store, options.demoPath, options.today());
-  }
   const changes = makeChanges();
   const planner = makePlanner();
   const printer = makePrinter();
-  const context = {
-    store,
-    changes,
-    planner,
-    printer,
-    progress: progressIn(store),
-    today: options.today,
-  };
+  const backups = backupsOf(options.databasePath);
   const { webFolder, requestsAMinute } = options;
-  const app = createApp({
-    context,
-    log,
-    webFolder,
-    ...(requestsAMinute === undefined ? {} : { requestsAMinute }),
-  });
-  const server = createServer({ requestTimeout: 30_000, headersTimeout: 10_000 }, app);
+
+  /** The records and everything that answers from them, until other records take their place. */
+  function open(): { db: Database; isNew: boolean; app: Express; settle: () => Promise<void> } {
+    const { db, isNew } = openDatabase(options.databasePath);
+    const store = storeIn(db);
+    if (store.household.all().length === 0) {
+      if (options.demoPath === null) startEmpty(store);
+      else loadDemo(store, options.demoPath, options.today());
+    }
+    const context = {
+      store,
+      changes,
+      planner,
+      printer,
+      progress: progressIn(store),
+      today: options.today,
+      records: { databasePath: options.databasePath, backups, replaceWith },
+    };
+    const app = createApp({
+      context,
+      log,
+      webFolder,
+      ...(requestsAMinute === undefined ? {} : { requestsAMinute }),
+    });
+    return { db, isNew, app, settle: () => store.enqueue(() => undefined) };
+  }
+
+  /** Puts another database in the place of this one, between two requests. */
+  async function replaceWith(candidate: string): Promise<void> {
+    await current.settle();
+    try {
+      takePlace(current.db, candidate, options.databasePath);
+    } finally {
+      current = open();
+    }
+    for (const what of ['children', 'household', 'things', 'plan', 'prints'] as const) {
+      changes.tell({ what, childIds: [], day: null });
+    }
+  }
+
+  sweep(options.databasePath);
+  let current = open();
+  const { isNew } = current;
+  const server = createServer(
+    { requestTimeout: 30_000, headersTimeout: 10_000 },
+    (request, response) => {
+      current.app(request, response);
+    },
+  );
   try {
     await new Promise<void>((resolve, reject) => {
       server.once('error', reject).listen(options.port, '127.0.0.1', resolve);
     });
   } catch (error) {
-    db.close();
+    current.db.close();
     if ((error as { code?: string }).code === 'EADDRINUSE') {
       throw new CannotStart(
         `Port ${options.port} is taken by another program. Choose another one: PORT=4311 npm start`,
@@ -75,6 +110,7 @@ export async function serve(options: ServeOptions): Promise<Running> {
     }
     throw error;
   }
+  if (options.keepsBackups) backups.begin(log);
   return {
     port: (server.address() as AddressInfo).port,
     isNew,
@@ -86,7 +122,8 @@ export async function serve(options: ServeOptions): Promise<Running> {
         server.close(() => resolve());
         server.closeAllConnections();
       });
-      db.close();
+      await backups.close();
+      current.db.close();
     },
   };
 }

@@ -66,6 +66,7 @@ const file: HouseholdFile = {
       notedBy: '',
     },
   ],
+  prints: [],
   weeks: [
     {
       from: '2026-03-09',

@@ -1,4 +1,5 @@
 import * as v from 'valibot';
+import { PrintItem } from '../sheets/index.js';
 import {
   Child,
   ChildNote,
@@ -45,7 +46,27 @@ export const HouseholdFile = v.object({
   days: v.array(DaySheet),
   notes: v.optional(v.array(ChildNote), []),
   weeks: v.optional(v.array(WeekSheet), []),
+  prints: v.optional(v.array(PrintItem), []),
 });
+
+/** What each list of the file holds, in the file's order. */
+export const LIST_PARTS = {
+  children: Child,
+  things: Thing,
+  activities: OwnActivity,
+  songs: Song,
+  kits: Kit,
+  sittings: Sitting,
+  observations: Observation,
+  voidings: Voiding,
+  words: OwnWord,
+  pegs: Pegs,
+  plan: PlanEntry,
+  days: DaySheet,
+  notes: ChildNote,
+  weeks: WeekSheet,
+  prints: PrintItem,
+} as const;
 
 export type HouseholdFile = v.InferOutput<typeof HouseholdFile>;
 
@@ -99,6 +120,7 @@ export function shiftTo(file: HouseholdFile, today: Day): HouseholdFile {
       day: move(one.day),
       at: shiftInstant(one.at, days),
     })),
+    prints: file.prints.map((one) => ({ ...one, addedOn: move(one.addedOn) })),
     // Weeks begin on Mondays, and stay weeks only where the span is one of whole weeks.
     weeks: days % DAYS_A_WEEK === 0 ? file.weeks.map((one) => movedWeek(one, move)) : [],
   };

@@ -1,1 +1,2 @@
 export * from './household-file.js';
+export * from './retention.js';

@@ -118,6 +118,13 @@ function checkSound(path: string): void {
   }
 }
 
+/** @throws UnusableDatabase where a file is no sound database of Gumo that this one knows */
+export function checkUsable(path: string): void {
+  const newest = migrations().at(-1)?.number ?? 0;
+  if (!inspect(path, newest)) throw new UnusableDatabase(`${path} holds no records.`);
+  checkSound(path);
+}
+
 /**
  * Opens the household's database, makes it when there is none, and brings it up to date. A foreign,
  * damaged or newer file is refused and not written to.

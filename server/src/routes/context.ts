@@ -2,6 +2,7 @@ import type { Child } from '@gumo/core/vocabulary';
 import type { Request } from 'express';
 import type { Changes } from '../changes.js';
 import type { Store } from '../database/store.js';
+import type { Backups } from '../keeping/backups.js';
 import type { Planner } from '../planning/planner.js';
 import { notFound } from '../problems.js';
 import type { Progress } from '../progress.js';
@@ -14,6 +15,12 @@ export interface Context {
   readonly changes: Changes;
   readonly planner: Planner;
   readonly printer: Printer;
+  /** The file that all is kept in, its copies, and how other records take its place. */
+  readonly records: {
+    readonly databasePath: string;
+    readonly backups: Backups;
+    replaceWith(candidate: string): Promise<void>;
+  };
   /** Today on the household's calendar, for checks such as "not born in the future". */
   readonly today: () => string;
 }

@@ -29,13 +29,14 @@ export interface Answer {
   readonly body: never;
 }
 
-export async function openWorld(): Promise<World> {
+/** @param demoPath a household file that it begins with; empty where nothing is named */
+export async function openWorld(demoPath: string | null = null): Promise<World> {
   const folder = mkdtempSync(join(tmpdir(), 'gumo-spec-'));
   const start = (): Promise<Running> =>
     serve({
       databasePath: join(folder, 'gumo.db'),
       port: 0,
-      demoPath: null,
+      demoPath,
       webFolder: null,
       today: () => TODAY,
       log: pino({ level: 'silent' }),

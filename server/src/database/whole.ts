@@ -1,0 +1,58 @@
+import type { Database } from 'better-sqlite3';
+
+/** Parts of a household file that are kept as lists. */
+export type ListPart =
+  | 'children'
+  | 'things'
+  | 'activities'
+  | 'songs'
+  | 'kits'
+  | 'sittings'
+  | 'observations'
+  | 'voidings'
+  | 'words'
+  | 'pegs'
+  | 'plan'
+  | 'days'
+  | 'notes'
+  | 'weeks'
+  | 'prints';
+
+const BODIES: Readonly<Record<Exclude<ListPart, 'sittings'>, string>> = {
+  children: 'SELECT body FROM children ORDER BY rowid',
+  things: 'SELECT body FROM things ORDER BY rowid',
+  activities: 'SELECT body FROM activities ORDER BY rowid',
+  songs: 'SELECT body FROM songs ORDER BY rowid',
+  kits: 'SELECT body FROM kits ORDER BY rowid',
+  observations: `SELECT body FROM facts WHERE kind = 'observation' ORDER BY seq`,
+  voidings: `SELECT body FROM facts WHERE kind = 'voiding' ORDER BY seq`,
+  words: `SELECT body FROM facts WHERE kind = 'word' ORDER BY seq`,
+  pegs: `SELECT body FROM facts WHERE kind = 'pegs' ORDER BY seq`,
+  plan: 'SELECT body FROM plan_entries ORDER BY rowid',
+  days: 'SELECT body FROM day_sheets ORDER BY day',
+  notes: 'SELECT body FROM notes ORDER BY rowid',
+  weeks: 'SELECT body FROM weeks ORDER BY from_day',
+  prints: 'SELECT body FROM print_items ORDER BY rowid',
+};
+
+/** Every row of a part, as it was kept, in the order in which it arrived. */
+export function* rowsOf(db: Database, part: ListPart): IterableIterator<unknown> {
+  if (part === 'sittings') {
+    const rows = db
+      .prepare(
+        `SELECT id, activity_id AS activityId, plan_entry_id AS planEntryId, day,
+           started_at AS startedAt, ended_at AS endedAt, mood, takers
+         FROM sittings ORDER BY rowid`,
+      )
+      .iterate() as IterableIterator<{ takers: string }>;
+    for (const row of rows) yield { ...row, takers: JSON.parse(row.takers) as unknown };
+    return;
+  }
+  const bodies = db.prepare(BODIES[part]).pluck().iterate() as IterableIterator<string>;
+  for (const body of bodies) yield JSON.parse(body) as unknown;
+}
+
+export function householdRow(db: Database): unknown {
+  const body = db.prepare('SELECT body FROM household LIMIT 1').pluck().get() as string | undefined;
+  return body === undefined ? null : JSON.parse(body);
+}

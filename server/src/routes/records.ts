@@ -1,0 +1,121 @@
+import { randomUUID } from 'node:crypto';
+import { copyFileSync, createReadStream, createWriteStream, existsSync, rmSync } from 'node:fs';
+import { pipeline } from 'node:stream/promises';
+import { type Request, Router } from 'express';
+import * as v from 'valibot';
+import { UnusableDatabase, checkUsable } from '../database/open.js';
+import { exchange } from '../keeping/exchange.js';
+import { Problem, checked } from '../problems.js';
+import { type Context, param } from './context.js';
+
+const MOST_BYTES = 400_000_000;
+const Replace = v.object({ replace: v.optional(v.literal('1')) });
+
+/** All that is kept, as files: copies of the records, and the household as open formats. */
+export function recordsRoutes(context: Context): Router {
+  const { store, records } = context;
+  const { backups, databasePath } = records;
+  const router = Router();
+  /** A file beside the records, so that it can take their place in one step. */
+  const beside = (end: string): string => `${databasePath}.${randomUUID()}.${end}`;
+
+  router.get('/backups', (_request, response) => void response.json(backups.state()));
+
+  router.post('/backups', async (_request, response) => {
+    response.status(201).json(await backups.make('asked'));
+  });
+
+  router.delete('/backups/:name', (request, response) => {
+    backups.remove(param(request, 'name'));
+    response.status(204).end();
+  });
+
+  /** Takes the records of a copy; what was there is kept as a copy first. */
+  router.post('/backups/:name/restore', async (request, response) => {
+    const file = backups.fileOf(param(request, 'name'));
+    const candidate = beside('restoring');
+    try {
+      copyFileSync(file, candidate);
+      usable(candidate);
+      const before = await backups.make('before');
+      await records.replaceWith(candidate);
+      response.json({ before: before.name });
+    } finally {
+      rmSync(candidate, { force: true });
+    }
+  });
+
+  router.get('/household.json', async (_request, response) => {
+    const file = beside('writing');
+    try {
+      await exchange({ what: 'write', database: databasePath, file, day: context.today() });
+      response.type('application/json');
+      response.setHeader('content-disposition', 'attachment; filename="gumo-household.json"');
+      await pipeline(createReadStream(file), response);
+    } finally {
+      rmSync(file, { force: true });
+    }
+  });
+
+  /** Takes a household from a file: into an empty one, or in the place of this one if asked to. */
+  router.post('/household', async (request, response) => {
+    if (!request.is('application/json')) {
+      throw new Problem(415, 'Send the household file as application/json.', [
+        { field: 'content-type', message: 'must be application/json' },
+      ]);
+    }
+    const { replace } = checked(Replace, request.query);
+    if (store.children.all().length > 0 && replace === undefined) {
+      throw new Problem(
+        409,
+        'There are children here already: say that the file takes the place of this household.',
+        [{ field: 'replace', message: 'must be 1' }],
+      );
+    }
+    const [file, candidate] = [beside('reading'), beside('restoring')];
+    try {
+      await received(request, file);
+      const counts = await exchange({ what: 'read', database: candidate, file });
+      const before = await backups.make('before');
+      await records.replaceWith(candidate);
+      response.status(201).json({ counts, before: before.name });
+    } finally {
+      for (const one of [file, candidate, `${candidate}-wal`, `${candidate}-shm`]) {
+        rmSync(one, { force: true });
+      }
+    }
+  });
+
+  return router;
+}
+
+/** The body of a request as a file. @throws Problem 413 where it is too large */
+async function received(request: Request, file: string): Promise<void> {
+  let bytes = 0;
+  await pipeline(
+    request,
+    async function* (pieces: AsyncIterable<Buffer>) {
+      for await (const piece of pieces) {
+        bytes += piece.length;
+        if (bytes > MOST_BYTES) {
+          throw new Problem(413, 'The file is larger than 400 MB.', [
+            { field: 'file', message: 'must be at most 400 MB' },
+          ]);
+        }
+        yield piece;
+      }
+    },
+    createWriteStream(file),
+  );
+}
+
+/** @throws Problem 422 where a copy cannot be opened */
+function usable(path: string): void {
+  if (!existsSync(path)) throw new Problem(422, 'The copy is not there any more.');
+  try {
+    checkUsable(path);
+  } catch (error) {
+    if (!(error instanceof UnusableDatabase)) throw error;
+    throw new Problem(422, 'This copy cannot be used: it is damaged, or of a newer Gumo.');
+  }
+}
