@@ -29,6 +29,7 @@ import { progressRoutes } from './routes/progress.js';
 import { recordsRoutes } from './routes/records.js';
 import { sheetsRoutes } from './routes/sheets.js';
 import { sittingsRoutes } from './routes/sittings.js';
+import { tablesRoutes } from './routes/tables.js';
 import { todayRoutes } from './routes/today.js';
 import { weeksRoutes } from './routes/weeks.js';
 
@@ -78,7 +79,7 @@ function apiRoutes(context: Context, requestsAMinute: number): express.Router {
     }),
   );
   // Files come as they are, larger than any request of a screen.
-  api.use('/records', recordsRoutes(context));
+  api.use('/records', recordsRoutes(context), tablesRoutes(context));
   api.use(jsonOnly, express.json({ limit: BODY_LIMIT }));
   api.get('/changes', (request, response) => context.changes.listen(request, response));
   const plans = weekPlansIn(context);

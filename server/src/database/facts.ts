@@ -33,6 +33,10 @@ export interface Facts {
   standing(childId: string, skillIds: readonly string[] | null, limit: number): Observation[];
   /** Observations of a day that stand, in the order of arrival. */
   ofDay(day: string): Observation[];
+  /** An observation as it was kept; undefined where there is none with this id. */
+  find(id: string): string | undefined;
+  /** Every observation that stands, in the order of arrival. */
+  allStanding(): IterableIterator<Observation>;
   /** Days on which something was noted about a child, oldest first. */
   days(childId: string): string[];
 }
@@ -54,6 +58,8 @@ const toSeen = (row: { seq: number; body: string; voided: number }): SeenObserva
   observation: JSON.parse(row.body) as Observation,
   voided: row.voided === 1,
 });
+
+const PAGE = 2000;
 
 export function factsIn(db: Database): Facts {
   const insert = db.prepare(
@@ -89,6 +95,10 @@ export function factsIn(db: Database): Facts {
          AND NOT EXISTS (SELECT 1 FROM facts v WHERE v.voids = f.id) ORDER BY f.seq`,
     )
     .pluck();
+  const allStanding = db.prepare(
+    `SELECT f.seq, f.body FROM facts f WHERE f.kind = 'observation' AND f.seq > ?
+       AND NOT EXISTS (SELECT 1 FROM facts v WHERE v.voids = f.id) ORDER BY f.seq LIMIT ?`,
+  );
   const ofSitting = db.prepare(`${seen} AND f.sitting_id = ? ORDER BY f.seq`);
 
   function add(kind: Fact['kind'], id: string, body: string, columns: object): boolean {
@@ -165,6 +175,20 @@ export function factsIn(db: Database): Facts {
       )
         .map(({ body }) => JSON.parse(body) as Observation)
         .reverse(),
+    find(id) {
+      const row = byId.get(id) as { kind: string; body: string } | undefined;
+      return row?.kind === 'observation' ? row.body : undefined;
+    },
+    *allStanding() {
+      // Page by page, so that others read and write between two of them.
+      for (let seq = 0; ;) {
+        const rows = allStanding.all(seq, PAGE) as { seq: number; body: string }[];
+        for (const { body } of rows) yield JSON.parse(body) as Observation;
+        const last = rows.at(-1);
+        if (!last) return;
+        seq = last.seq;
+      }
+    },
     days: (childId) => days.all(childId) as string[],
     ofDay: (day) => (ofDay.all(day) as string[]).map((body) => JSON.parse(body) as Observation),
     ofSitting: (id) => (ofSitting.all(id) as Parameters<typeof toSeen>[0][]).map(toSeen),

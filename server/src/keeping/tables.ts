@@ -1,0 +1,136 @@
+import {
+  type Mapping,
+  type TryColumn,
+  TRY_COLUMNS,
+  isTryProblem,
+  likelyMapping,
+  tryOfRow,
+  tryRow,
+} from '@gumo/core/exchange';
+import type { Observation } from '@gumo/core/vocabulary';
+import Papa from 'papaparse';
+import { v5 as uuidOf } from 'uuid';
+import type { Store } from '../database/store.js';
+import { Problem } from '../problems.js';
+
+/** Rows of a table that begin like a formula are kept from being one, and are read back as they were. */
+const HARMLESS = /^'(?=[=+\-@\t\r])/;
+const DANGEROUS = /^[=+\-@\t\r]/;
+const MOST_ROWS = 500_000;
+const MOST_SHOWN = 200;
+/** Ids of rows without one are made in this name space, so that the same table adds nothing twice. */
+const TRIES = '5f0c3a5e-6a1b-4d0e-9c55-0a3f6f9a7c11';
+
+/** RFC 4180, with a line for the names of the columns; no cell can run as a formula. */
+export const csvOf = (columns: readonly string[], rows: readonly object[]): string =>
+  `${Papa.unparse([...rows], { columns: [...columns], escapeFormulae: DANGEROUS, newline: '\r\n', header: true })}\r\n`;
+
+/** A cell as it was before it was made harmless. */
+export const plainCell = (cell: string): string => cell.trim().replace(HARMLESS, '');
+
+/** A line of the dry run. */
+export interface RowSaid {
+  readonly row: number;
+  readonly what: 'new' | 'known' | 'refused';
+  readonly words: string;
+}
+
+export interface TableSaid {
+  readonly header: readonly string[];
+  readonly mapping: Mapping;
+  readonly added: number;
+  readonly known: number;
+  readonly refused: number;
+  /** Rows that are refused, and the first of the others. */
+  readonly rows: readonly RowSaid[];
+  readonly observations: readonly Observation[];
+}
+
+/** Every try that stands, as a table. */
+export function* tryLines(store: Store, all: Iterable<Observation>): IterableIterator<string> {
+  const names = new Map(store.children.all().map((child) => [child.id, child.name]));
+  yield `${TRY_COLUMNS.join(',')}\r\n`;
+  for (const one of all) {
+    yield `${Papa.unparse([tryRow(one, names.get(one.childId) ?? '')], {
+      columns: [...TRY_COLUMNS],
+      escapeFormulae: DANGEROUS,
+      header: false,
+    })}\r\n`;
+  }
+}
+
+/**
+ * What a table of tries would add, knows already, and is refused, row by row; nothing is written.
+ * @param chosen which column stands for what; by its name where nothing is said
+ * @throws Problem 400 where it is no table
+ */
+export function readTries(store: Store, text: string, chosen: Mapping | null): TableSaid {
+  const parsed = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), {
+    header: true,
+    skipEmptyLines: true,
+  });
+  const header = parsed.meta.fields ?? [];
+  if (header.length < 2 || parsed.data.length === 0) {
+    throw new Problem(400, 'This is no table with a line of names and rows below it.', [
+      { field: 'file', message: 'must be a CSV table with a header' },
+    ]);
+  }
+  if (parsed.data.length > MOST_ROWS) {
+    throw new Problem(413, `A table may have ${MOST_ROWS} rows at most.`, [
+      { field: 'file', message: `has ${parsed.data.length} rows` },
+    ]);
+  }
+  const mapping = chosen ?? likelyMapping(header);
+  const ids = childIds(store);
+  const rows: RowSaid[] = [];
+  const observations: Observation[] = [];
+  const seen = new Set<string>();
+  let [known, refused, shown] = [0, 0, 0];
+  parsed.data.forEach((data, i) => {
+    const cells = (column: TryColumn): string => {
+      const name = mapping[column];
+      return name === null || name === undefined ? '' : plainCell(data[name] ?? '');
+    };
+    const read = tryOfRow(cells, ids, (words) => uuidOf(words, TRIES));
+    const row = i + 2;
+    const say = (what: RowSaid['what'], words: string): void => {
+      if (what !== 'refused' && ++shown > MOST_SHOWN) return;
+      if (what === 'refused' && refused > MOST_SHOWN) return;
+      rows.push({ row, what, words });
+    };
+    const refuse = (words: string): void => {
+      refused++;
+      say('refused', words);
+    };
+    if (isTryProblem(read)) refuse(`${read.column}: ${read.message}`);
+    else if (read.sittingId !== null && !store.sittings.find(read.sittingId)) {
+      refuse('sitting: is not a sitting here');
+    } else {
+      const same = store.facts.find(read.id);
+      if (same !== undefined || seen.has(read.id)) {
+        if (same === undefined || same === JSON.stringify(read)) {
+          known++;
+          say('known', 'is here already');
+        } else refuse('id: another try has this id, and tries are never changed');
+      } else {
+        seen.add(read.id);
+        observations.push(read);
+        say('new', `${cells('child')}, ${read.day}: ${read.skillId} ${read.outcome}`);
+      }
+    }
+  });
+  return { header, mapping, added: observations.length, known, refused, rows, observations };
+}
+
+/** Names that two children share say nothing; they are left out. */
+function childIds(store: Store): Map<string, string> {
+  const ids = new Map<string, string>();
+  const shared = new Set<string>();
+  for (const { id, name } of store.children.all()) {
+    const key = name.toLowerCase();
+    if (ids.has(key)) shared.add(key);
+    ids.set(key, id);
+  }
+  for (const key of shared) ids.delete(key);
+  return ids;
+}

@@ -1,0 +1,158 @@
+import { randomUUID } from 'node:crypto';
+import { Readable } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
+import { conclude } from '@gumo/core/evidence';
+import {
+  THING_COLUMNS,
+  type ThingColumn,
+  TRY_COLUMNS,
+  thingOfRow,
+  thingRow,
+} from '@gumo/core/exchange';
+import { GOALS, SKILLS, skillOf } from '@gumo/core/skills';
+import type { Thing } from '@gumo/core/vocabulary';
+import express, { Router } from 'express';
+import Papa from 'papaparse';
+import * as v from 'valibot';
+import { csvOf, plainCell, readTries, tryLines } from '../keeping/tables.js';
+import { Problem, checked } from '../problems.js';
+import type { Context } from './context.js';
+
+const LIMIT = '120mb';
+const PROGRESS_COLUMNS = [
+  'child',
+  'skill',
+  'title',
+  'strand',
+  'standing',
+  'computed',
+  'tries',
+  'on own',
+  'days',
+  'last seen',
+  'due',
+];
+const text = v.pipe(v.string('must be text'), v.nonEmpty('must not be empty'));
+const Tries = v.object({
+  text,
+  mapping: v.nullable(v.record(v.picklist(TRY_COLUMNS), v.nullable(v.string()))),
+  /** Only says what would happen. */
+  dry: v.boolean('must be true or false'),
+});
+const Things = v.object({ text, dry: v.boolean('must be true or false') });
+
+interface ThingSaid {
+  readonly row: number;
+  readonly what: 'new' | 'changed' | 'known' | 'refused';
+  readonly words: string;
+}
+
+/** Tries, progress, cupboard and skill map as tables that any other program reads, and back. */
+export function tablesRoutes(context: Context): Router {
+  const { store, progress, changes } = context;
+  const router = Router();
+
+  router.get('/observations.csv', async (_request, response) => {
+    response.type('text/csv').attachment('gumo-observations.csv');
+    await pipeline(Readable.from(tryLines(store, store.facts.allStanding())), response);
+  });
+
+  router.get('/progress.csv', (_request, response) => {
+    const day = context.today();
+    const rows = store.children.all().flatMap((child) =>
+      conclude(progress.of(child), day, () => undefined).map((view) => ({
+        child: child.name,
+        skill: view.skillId,
+        title: skillOf(view.skillId).title,
+        strand: skillOf(view.skillId).strand,
+        standing: view.standing,
+        computed: view.computed ?? '',
+        tries: view.scored,
+        'on own': view.own,
+        days: view.days,
+        'last seen': view.lastSeen ?? '',
+        due: view.due ?? '',
+      })),
+    );
+    response.type('text/csv').attachment('gumo-progress.csv').send(csvOf(PROGRESS_COLUMNS, rows));
+  });
+
+  router.get('/cupboard.csv', (_request, response) => {
+    const rows = store.things.all().map(thingRow);
+    response.type('text/csv').attachment('gumo-cupboard.csv').send(csvOf(THING_COLUMNS, rows));
+  });
+
+  /** The skill map with what it is built on, and the published goals that it matches. */
+  router.get('/skills.json', (_request, response) => {
+    response.attachment('gumo-skills.json').json({ skills: SKILLS, goals: GOALS });
+  });
+
+  const json = express.json({ limit: LIMIT });
+
+  /** What a table of tries would add; and adds it, all or nothing, unless it is a dry run. */
+  router.post('/observations', json, (request, response) => {
+    const { text: table, mapping, dry } = checked(Tries, request.body);
+    const { observations, ...said } = readTries(store, table, mapping);
+    if (!dry && observations.length > 0) {
+      store.atomically(() => observations.forEach((one) => store.facts.addObservation(one)));
+      changes.tell({
+        what: 'evidence',
+        childIds: [...new Set(observations.map((one) => one.childId))],
+        day: null,
+      });
+    }
+    response.status(dry ? 200 : 201).json(said);
+  });
+
+  /** The same for the cupboard: a row with the id or the name of a thing changes that one. */
+  router.post('/cupboard', json, (request, response) => {
+    const { text: table, dry } = checked(Things, request.body);
+    const parsed = Papa.parse<Record<string, string>>(table.replace(/^\uFEFF/, ''), {
+      header: true,
+      skipEmptyLines: true,
+    });
+    if (!parsed.meta.fields?.includes('name')) {
+      throw new Problem(400, 'The table of the cupboard needs a column “name”.', [
+        { field: 'text', message: 'must have a column “name”' },
+      ]);
+    }
+    const here = store.things.all();
+    const rows: ThingSaid[] = [];
+    const changed: ((Thing & { readonly isNew: boolean }) | null)[] = parsed.data.map((data, i) => {
+      const row = i + 2;
+      const cells = (column: ThingColumn): string => plainCell(data[column] ?? '');
+      const read = thingOfRow(cells, randomUUID());
+      if ('message' in read) {
+        rows.push({ row, what: 'refused', words: `${read.column}: ${read.message}` });
+        return null;
+      }
+      const known =
+        here.find((one) => one.id === read.id) ?? here.find((one) => one.name === read.name);
+      const next = known ? { ...read, id: known.id, version: known.version } : read;
+      const same = known !== undefined && JSON.stringify(known) === JSON.stringify(next);
+      rows.push({ row, what: same ? 'known' : known ? 'changed' : 'new', words: next.name });
+      return same ? null : { ...next, isNew: !known };
+    });
+    const things = changed.filter((one) => one !== null);
+    if (!dry && things.length > 0) {
+      store.atomically(() =>
+        things.forEach(({ isNew, ...thing }) => {
+          if (isNew) store.things.add(thing);
+          else store.things.replace(thing);
+        }),
+      );
+      changes.tell({ what: 'things', childIds: [], day: null });
+    }
+    const many = (what: ThingSaid['what']): number =>
+      rows.filter((one) => one.what === what).length;
+    response.status(dry ? 200 : 201).json({
+      added: many('new'),
+      changed: many('changed'),
+      known: many('known'),
+      refused: many('refused'),
+      rows,
+    });
+  });
+
+  return router;
+}
