@@ -8,6 +8,8 @@ export interface Progress {
   of(child: Child): ChildState;
   /** As it stood at the end of a day, or as another policy would have it. */
   asIf(child: Child, other: { day?: string; policy?: Policy }): ChildState;
+  /** Holds nothing of a child any more. */
+  drop(childId: string): void;
 }
 
 /** The day a fact belongs to; a voiding belongs to whatever it takes back, at any time. */
@@ -77,6 +79,7 @@ export function progressIn(store: Store): Progress {
   }
 
   return {
+    drop: (childId) => void held.delete(childId),
     asIf: (child, { day, policy = child.policy }) => foldAll(child.id, policy, upTo(child.id, day)),
     of(child) {
       const known = load(child);

@@ -3,11 +3,17 @@ import { Child } from '@gumo/core/vocabulary';
 import { Router } from 'express';
 import * as v from 'valibot';
 import { paceOf } from '../pace.js';
+import { holdersOf, rewriteWithout } from '../keeping/forgetting.js';
 import { checked, notFound, wrongField } from '../problems.js';
 import { type Context, childOf, param } from './context.js';
 
 const PAGE = 50;
 const SITTINGS = 30;
+const Forget = v.object({
+  name: v.string('must be the name of the child'),
+  /** Whether copies of the records are written anew without the child. */
+  copies: v.boolean('must be true or false'),
+});
 const PageQuery = v.object({
   skill: v.optional(v.string()),
   before: v.optional(v.pipe(v.string(), v.regex(/^\d{1,15}$/, 'must be a whole number'))),
@@ -41,6 +47,31 @@ export function childrenRoutes(context: Context): Router {
     checkBirth(child);
     response.json(store.children.replace(child));
     tell(child.id);
+  });
+
+  /**
+   * Forgets a child for good. The name is said again, so that it is not the wrong one; copies that
+   * still hold the child are named, and written anew where that is asked for.
+   */
+  router.post('/:id/forget', async (request, response) => {
+    const child = childOf(context, request);
+    const { name, copies } = checked(Forget, request.body);
+    if (name.trim().toLowerCase() !== child.name.trim().toLowerCase()) {
+      throw wrongField('name', 'is not the name of this child');
+    }
+    await store.enqueue(() => undefined);
+    store.forget(child.id);
+    context.progress.drop(child.id);
+    tell(child.id);
+    const { backups } = context.records;
+    const holders = holdersOf(backups, child.id);
+    if (!copies || holders.length === 0) {
+      response.json({ holders });
+      return;
+    }
+    const names = holders.map((one) => one.name);
+    const failed = await rewriteWithout(backups, names, child.id);
+    response.json({ holders: holders.filter((one) => failed.includes(one.name)) });
   });
 
   router.get('/:id/observations', (request, response) => {

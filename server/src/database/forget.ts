@@ -1,0 +1,67 @@
+import type { Database } from 'better-sqlite3';
+import type { DaySheet, PlanEntry, Sitting } from '@gumo/core/vocabulary';
+
+/**
+ * Removes a child and every record that is about it: what was seen and said, its part of sittings and
+ * of the plan, what was concluded and collected. What others did in the same sittings stays. Pages
+ * that held it are overwritten, and the file is written anew.
+ * @returns whether there was such a child
+ */
+export function forgetChild(db: Database, childId: string): boolean {
+  db.pragma('secure_delete = ON');
+  const known = db.prepare('SELECT 1 FROM children WHERE id = ?').get(childId) !== undefined;
+  if (!known) return false;
+  db.transaction(() => removeAll(db, childId)).immediate();
+  db.exec('VACUUM');
+  db.pragma('wal_checkpoint(TRUNCATE)');
+  return true;
+}
+
+function removeAll(db: Database, childId: string): void {
+  const run = (sql: string, ...values: unknown[]): void => void db.prepare(sql).run(...values);
+  const bodies = <T>(sql: string): T[] =>
+    (db.prepare(sql).pluck().all() as string[]).map((body) => JSON.parse(body) as T);
+  const withoutChild = <T extends { readonly takers: readonly { readonly childId: string }[] }>(
+    one: T,
+  ): T => ({ ...one, takers: one.takers.filter((taker) => taker.childId !== childId) });
+
+  run('DELETE FROM facts WHERE child_id = ? AND voids IS NOT NULL', childId);
+  run('DELETE FROM facts WHERE child_id = ?', childId);
+  run('DELETE FROM snapshots WHERE child_id = ?', childId);
+  run('DELETE FROM notes WHERE child_id = ?', childId);
+  run('DELETE FROM sitting_children WHERE child_id = ?', childId);
+
+  const sittings = db
+    .prepare('SELECT id, takers FROM sittings WHERE instr(takers, ?) > 0')
+    .all(childId) as { id: string; takers: string }[];
+  for (const { id, takers } of sittings) {
+    const left = withoutChild({ takers: JSON.parse(takers) as Sitting['takers'] }).takers;
+    // A try of somebody else that was noted in it keeps the sitting.
+    const isOthers = db.prepare('SELECT 1 FROM facts WHERE sitting_id = ?').get(id) !== undefined;
+    if (left.length === 0 && !isOthers) run('DELETE FROM sittings WHERE id = ?', id);
+    else run('UPDATE sittings SET takers = ? WHERE id = ?', JSON.stringify(left), id);
+  }
+  for (const entry of bodies<PlanEntry>('SELECT body FROM plan_entries')) {
+    if (!entry.takers.some((taker) => taker.childId === childId)) continue;
+    const left = withoutChild(entry);
+    if (left.takers.length === 0) run('DELETE FROM plan_entries WHERE id = ?', entry.id);
+    else {
+      run('UPDATE plan_entries SET body = ? WHERE id = ?', JSON.stringify(left), entry.id);
+    }
+  }
+  for (const sheet of bodies<DaySheet>('SELECT body FROM day_sheets')) {
+    if (!sheet.away.includes(childId)) continue;
+    const away = sheet.away.filter((id) => id !== childId);
+    run(
+      'UPDATE day_sheets SET body = ? WHERE day = ?',
+      JSON.stringify({ ...sheet, away }),
+      sheet.day,
+    );
+  }
+  run(`DELETE FROM print_items WHERE json_extract(body, '$.childId') = ?`, childId);
+  run('DELETE FROM children WHERE id = ?', childId);
+}
+
+/** Whether a database holds a child. */
+export const holdsChild = (db: Database, childId: string): boolean =>
+  db.prepare('SELECT 1 FROM children WHERE id = ?').get(childId) !== undefined;

@@ -1,0 +1,113 @@
+import { randomUUID } from 'node:crypto';
+import { readFileSync, readdirSync } from 'node:fs';
+import { join } from 'node:path';
+import type { Child } from '@gumo/core/vocabulary';
+import { usualWish } from '@gumo/core/sheets';
+import { type World, aChild, aSitting, aTry, openWorld } from './testing/world.js';
+
+describe('forgetting a child', () => {
+  let world: World;
+  let wren: Child;
+  let juno: Child;
+  beforeEach(async () => {
+    world = await openWorld();
+    wren = (await world.ask('POST', '/children', aChild({ name: 'Wrennifer' }))).body;
+    juno = (await world.ask('POST', '/children', aChild({ name: 'Juno' }))).body;
+    const shared = aSitting(wren.id, {
+      takers: [wren, juno].map(({ id }) => ({ childId: id, top: 5 })),
+    });
+    const alone = aSitting(wren.id);
+    for (const sitting of [shared, alone])
+      await world.ask('PUT', `/sittings/${sitting.id}`, sitting);
+    const taken = aTry(wren.id, { note: 'wrennifer-secret', sittingId: alone.id });
+    await world.ask('POST', '/observations', {
+      observations: [
+        taken,
+        aTry(wren.id, { sittingId: shared.id }),
+        aTry(juno.id, { sittingId: shared.id }),
+      ],
+    });
+    await world.ask('POST', '/voidings', {
+      voidings: [{ id: randomUUID(), observationId: taken.id, at: taken.at, notedBy: '' }],
+    });
+    await world.ask('POST', '/notes', {
+      id: randomUUID(),
+      childId: wren.id,
+      day: '2026-03-10',
+      at: '2026-03-10T09:00:00.000Z',
+      words: 'wrennifer-secret words',
+      notedBy: '',
+    });
+    await world.ask('PUT', '/days/2026-03-10', {
+      day: '2026-03-10',
+      away: [wren.id],
+      laidReady: [],
+    });
+    await world.ask('POST', '/plan', {
+      id: randomUUID(),
+      day: '2026-03-11',
+      momentId: 'floor',
+      activityId: 'handfuls',
+      takers: [wren, juno].map(({ id }) => ({ childId: id, top: 5 })),
+      minutes: 5,
+      with: '',
+    });
+    await world.ask('POST', '/sheets/items', {
+      id: randomUUID(),
+      kind: 'ten-frame',
+      childId: wren.id,
+      wish: usualWish(),
+      addedOn: '2026-03-10',
+      version: 1,
+    });
+    await world.ask('GET', `/children/${wren.id}/progress`);
+  });
+  afterEach(() => world.close());
+
+  /** Whether the words stand anywhere in the files of a folder. */
+  const holds = (folder: string, words: string): boolean =>
+    readdirSync(folder, { withFileTypes: true }).some(
+      (one) => one.isFile() && readFileSync(join(folder, one.name)).includes(words),
+    );
+
+  it('leaves no byte of it in the records or, where asked, in their copies; others stay whole', async () => {
+    await world.ask('POST', '/records/backups');
+    const copies = join(world.folder, 'backups');
+    for (const where of [world.folder, copies]) {
+      expect(holds(where, 'wrennifer-secret')).toBeTrue();
+    }
+    const forget = (body: object) => world.ask('POST', `/children/${wren.id}/forget`, body);
+    expect((await forget({ name: 'Juno', copies: false })).status).toBe(422);
+    expect((await forget({ name: 'Wrennifer' })).status).toBe(400);
+
+    const kept = await world.ask('POST', '/records/backups');
+    expect(kept.status).toBe(201);
+    const answer = await forget({ name: ' wrennifer ', copies: false });
+    const { holders } = answer.body as { holders: { name: string; until: string | null }[] };
+    expect(holders.map((one) => one.until)).toEqual([null, null]);
+    for (const word of [wren.id, 'wrennifer-secret', 'Wrennifer']) {
+      expect(holds(world.folder, word)).withContext(word).toBeFalse();
+    }
+    expect((await world.ask('GET', `/children/${wren.id}/progress`)).status).toBe(404);
+    const seen = (await world.ask('GET', `/children/${juno.id}/observations`)).body as {
+      observations: unknown[];
+    };
+    expect(seen.observations.length).toBe(1);
+    const { entries } = (await world.ask('GET', '/days/2026-03-11')).body as {
+      entries: { takers: unknown[] }[];
+    };
+    expect(entries[0]!.takers.length).toBe(1);
+    // The copies hold the child until they are written anew, or restored and forgotten again.
+    const restored = await world.ask('POST', `/records/backups/${holders[0]!.name}/restore`);
+    expect(restored.status).toBe(200);
+    const again = await forget({ name: 'Wrennifer', copies: true });
+    expect((again.body as { holders: unknown[] }).holders).toEqual([]);
+    expect(holds(copies, 'wrennifer-secret')).toBeFalse();
+    expect(holds(copies, wren.id)).toBeFalse();
+    expect((await world.ask('POST', `/records/backups/${holders[0]!.name}/restore`)).status).toBe(
+      200,
+    );
+    const names = ((await world.ask('GET', '/children')).body as Child[]).map((one) => one.name);
+    expect(names).toEqual(['Juno']);
+  });
+});
