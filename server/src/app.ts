@@ -19,6 +19,7 @@ import { cupboardRoutes } from './routes/cupboard.js';
 import { daysRoutes } from './routes/days.js';
 import { exportRoutes } from './routes/exports.js';
 import { factsRoutes } from './routes/facts.js';
+import { familiesRoutes } from './routes/families.js';
 import { householdRoutes } from './routes/household.js';
 import { notesRoutes } from './routes/notes.js';
 import { weekPlansIn } from './planning/week-plans.js';
@@ -93,6 +94,7 @@ function apiRoutes(context: Context, requestsAMinute: number): express.Router {
   api.use('/sittings', sittingsRoutes(context));
   api.use('/days', daysRoutes(context), todayRoutes(context));
   api.use('/notes', notesRoutes(context));
+  api.use('/families', familiesRoutes(context));
   api.use('/sheets', sheetsRoutes(context));
   api.use('/papers', papersRoutes(context));
   api.use('/plan', planRoutes(context));

@@ -21,6 +21,7 @@ export function loadHousehold(store: Store, file: HouseholdFile): void {
     file.notes.forEach((note) => store.notes.add(note));
     file.weeks.forEach((week) => store.weeks.restore(week));
     file.prints.forEach((item) => store.prints.add(item));
+    file.families.forEach((letter) => store.families.add(letter));
     file.voidings.forEach((voiding) => store.facts.addVoiding(voiding));
   });
 }

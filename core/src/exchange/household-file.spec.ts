@@ -67,6 +67,7 @@ const file: HouseholdFile = {
     },
   ],
   prints: [],
+  families: [],
   weeks: [
     {
       from: '2026-03-09',

@@ -4,6 +4,7 @@ import {
   Child,
   ChildNote,
   DaySheet,
+  FamilyLetter,
   Household,
   Kit,
   Observation,
@@ -47,6 +48,7 @@ export const HouseholdFile = v.object({
   notes: v.optional(v.array(ChildNote), []),
   weeks: v.optional(v.array(WeekSheet), []),
   prints: v.optional(v.array(PrintItem), []),
+  families: v.optional(v.array(FamilyLetter), []),
 });
 
 /** What each list of the file holds, in the file's order. */
@@ -66,6 +68,7 @@ export const LIST_PARTS = {
   notes: ChildNote,
   weeks: WeekSheet,
   prints: PrintItem,
+  families: FamilyLetter,
 } as const;
 
 export type HouseholdFile = v.InferOutput<typeof HouseholdFile>;
@@ -119,6 +122,12 @@ export function shiftTo(file: HouseholdFile, today: Day): HouseholdFile {
       ...one,
       day: move(one.day),
       at: shiftInstant(one.at, days),
+    })),
+    families: file.families.map((one) => ({
+      ...one,
+      from: move(one.from),
+      to: move(one.to),
+      keptOn: move(one.keptOn),
     })),
     prints: file.prints.map((one) => ({ ...one, addedOn: move(one.addedOn) })),
     // Weeks begin on Mondays, and stay weeks only where the span is one of whole weeks.

@@ -13,6 +13,7 @@ export const Change = v.object({
     'things',
     'activities',
     'prints',
+    'families',
   ] as const),
   childIds: v.array(Id),
   day: v.nullable(Day),

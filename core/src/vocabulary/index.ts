@@ -5,6 +5,7 @@ export * from './child.js';
 export * from './cupboard.js';
 export * from './days.js';
 export * from './defaults.js';
+export * from './family.js';
 export * from './household.js';
 export * from './note.js';
 export * from './observation.js';

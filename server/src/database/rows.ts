@@ -28,7 +28,8 @@ type RowsTable =
   | 'songs'
   | 'kits'
   | 'plan_entries'
-  | 'print_items';
+  | 'print_items'
+  | 'family_letters';
 
 /**
  * Opens a table of versioned rows.

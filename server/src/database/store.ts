@@ -1,6 +1,7 @@
 import type {
   Child,
   DaySheet,
+  FamilyLetter,
   Household,
   PlanEntry,
   Thing,
@@ -29,6 +30,8 @@ export interface Store {
   readonly plan: Rows<PlanEntry> & { ofDay(day: string): PlanEntry[] };
   /** Sheets that are kept to be printed together. */
   readonly prints: Rows<PrintItem>;
+  /** Pages for families as they were kept. */
+  readonly families: Rows<FamilyLetter>;
   readonly days: { find(day: string): DaySheet; put(sheet: DaySheet): void };
   readonly sittings: Sittings;
   readonly facts: Facts;
@@ -82,6 +85,7 @@ export function storeIn(db: Database): Store {
       ofDay: (day) => (ofDay.all(day) as string[]).map((body) => JSON.parse(body) as PlanEntry),
     },
     prints: rowsIn<PrintItem>(db, 'print_items', {}),
+    families: rowsIn<FamilyLetter>(db, 'family_letters', { child_id: (one) => one.childId }),
     days: {
       find(day) {
         const body = sheet.get(day) as string | undefined;

@@ -16,7 +16,8 @@ export type ListPart =
   | 'days'
   | 'notes'
   | 'weeks'
-  | 'prints';
+  | 'prints'
+  | 'families';
 
 const BODIES: Readonly<Record<Exclude<ListPart, 'sittings'>, string>> = {
   children: 'SELECT body FROM children ORDER BY rowid',
@@ -33,6 +34,7 @@ const BODIES: Readonly<Record<Exclude<ListPart, 'sittings'>, string>> = {
   notes: 'SELECT body FROM notes ORDER BY rowid',
   weeks: 'SELECT body FROM weeks ORDER BY from_day',
   prints: 'SELECT body FROM print_items ORDER BY rowid',
+  families: 'SELECT body FROM family_letters ORDER BY rowid',
 };
 
 /** Every row of a part, as it was kept, in the order in which it arrived. */

@@ -12,10 +12,11 @@ import { STRAND_TITLES, skillOf, skillsOfStrand, strandsInUse } from '@gumo/core
 import { Day, WeekSheet, addDays, dayInWords } from '@gumo/core/vocabulary';
 import { type Request, type Response, Router } from 'express';
 import * as v from 'valibot';
-import { Problem, checked } from '../problems.js';
+import { Problem, checked, notFound } from '../problems.js';
 import { measureWords } from '../sheets/pdf.js';
 import { type Context, childOf, param } from './context.js';
 import { needsFor } from './cupboard.js';
+import { familyBlocks, goalBlocks } from './families.js';
 import { cardsOfWeek } from './exports.js';
 
 const WEEKDAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
@@ -27,8 +28,8 @@ export function papersRoutes(context: Context): Router {
   const measure = measureWords();
   const paper = () => store.household.all()[0]?.paper ?? 'a4';
 
-  async function send(response: Response, name: string, sheet: Sheet): Promise<void> {
-    const file = await printer.pdf([sheet]);
+  async function send(response: Response, name: string, ...sheets: Sheet[]): Promise<void> {
+    const file = await printer.pdf(sheets);
     response.type('application/pdf');
     response.setHeader('content-disposition', `inline; filename="${name}.pdf"`);
     response.send(Buffer.from(file));
@@ -97,6 +98,19 @@ export function papersRoutes(context: Context): Router {
       sorted.map(([name, things]) => ({ name, things })),
     );
     await send(response, 'labels', labels);
+  });
+
+  /** A page for a family as it was kept, and the published goals where they belong to it. */
+  router.get('/family/:id.pdf', async (request: Request, response) => {
+    const letter = store.families.find(param(request, 'id'));
+    if (!letter) throw notFound('family page');
+    const name = store.children.find(letter.childId)?.name ?? '';
+    const title = `${name}, ${dayInWords(letter.from)} to ${dayInWords(letter.to)}`;
+    const sheets = [wordPages(paper(), title, familyBlocks(letter, title), measure)];
+    if (letter.withGoals && letter.goals.length > 0) {
+      sheets.push(wordPages(paper(), `${title}: goals`, goalBlocks(letter, name), measure));
+    }
+    await send(response, 'family', ...sheets);
   });
 
   router.get('/strings/:id.pdf', async (request: Request, response) => {

@@ -88,6 +88,10 @@ export const routes: Routes = [
         loadComponent: () => import('./places/children/sittings-tab').then((m) => m.SittingsTab),
       },
       {
+        path: 'family',
+        loadComponent: () => import('./places/children/family-tab').then((m) => m.FamilyTab),
+      },
+      {
         path: ':tab',
         loadComponent: () =>
           import('./places/children/details/details-tab').then((m) => m.DetailsTab),

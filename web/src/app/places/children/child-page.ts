@@ -33,6 +33,7 @@ const TABS: readonly (readonly [path: string, title: string])[] = [
   ['measuring', 'Measuring'],
   ['slips', 'Slips'],
   ['sittings', 'Sittings'],
+  ['family', 'Family'],
 ];
 
 /** One child: who it is, when a range counts as secure, and the tabs. */

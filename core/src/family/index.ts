@@ -1,0 +1,3 @@
+export * from './at-home.js';
+export * from './family.js';
+export * from './phrases.js';

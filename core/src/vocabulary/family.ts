@@ -1,0 +1,34 @@
+import * as v from 'valibot';
+import { Day, Id, Version, filled, flag, list } from './basics.js';
+
+const Lines = list(filled(400), 20);
+const Count = v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(200));
+
+/** A page for a family as it was kept: the sentences that were chosen, as they were worded. */
+export const FamilyLetter = v.object({
+  id: Id,
+  childId: Id,
+  from: Day,
+  to: Day,
+  keptOn: Day,
+  knows: Lines,
+  growing: Lines,
+  next: Lines,
+  home: Lines,
+  cautions: Lines,
+  /** Whether the published goals come as a second page. */
+  withGoals: flag,
+  goals: list(
+    v.object({
+      code: filled(20),
+      source: filled(120),
+      says: filled(400),
+      secure: Count,
+      of: Count,
+    }),
+    120,
+  ),
+  version: Version,
+});
+
+export type FamilyLetter = v.InferOutput<typeof FamilyLetter>;
