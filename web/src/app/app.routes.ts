@@ -48,6 +48,16 @@ export const routes: Routes = [
     loadComponent: () => import('./places/household/household').then((m) => m.Household),
   },
   {
+    path: 'household/day',
+    title: 'The day · Gumo',
+    loadComponent: () => import('./places/household/household-day').then((m) => m.HouseholdDay),
+  },
+  {
+    path: 'household/records',
+    title: 'Records · Gumo',
+    loadComponent: () => import('./places/household/records').then((m) => m.Records),
+  },
+  {
     path: 'cupboard',
     title: 'Cupboard · Gumo',
     loadComponent: () => import('./places/cupboard/cupboard').then((m) => m.Cupboard),

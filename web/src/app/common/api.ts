@@ -46,6 +46,15 @@ export class Api {
     return v.parse(schema, await this.ask(method, path, body));
   }
 
+  /** Sends JSON that is written already, such as a file. */
+  async sendText<S extends v.GenericSchema>(
+    path: string,
+    text: string,
+    schema: S,
+  ): Promise<v.InferOutput<S>> {
+    return v.parse(schema, await this.ask('POST', path, text));
+  }
+
   private async ask(method: string, path: string, body?: unknown): Promise<unknown> {
     let response: Response;
     try {
@@ -53,7 +62,10 @@ export class Api {
         method,
         ...(body === undefined
           ? {}
-          : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }),
+          : {
+              body: typeof body === 'string' ? body : JSON.stringify(body),
+              headers: { 'content-type': 'application/json' },
+            }),
       });
     } catch {
       throw new Unreachable();

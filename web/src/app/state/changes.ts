@@ -53,7 +53,12 @@ export const followChanges = createEffect(
           if (change.day === null || change.day === answer?.day) wanted.push(...day);
         }
         // What a plan rests on, or what it holds; what was noted changes only what counts.
-        if (monday !== null && change.what !== 'evidence' && change.what !== 'prints') {
+        if (
+          monday !== null &&
+          change.what !== 'evidence' &&
+          change.what !== 'prints' &&
+          change.what !== 'families'
+        ) {
           wanted.push(WeekActions.opened({ from: monday }));
         }
         if (change.what === 'evidence' || change.what === 'children') {

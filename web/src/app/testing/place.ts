@@ -74,9 +74,14 @@ export class Place<T> {
 
   static async open<T>(type: Type<T>, setting: Setting = {}): Promise<Place<T>> {
     const sent: Sent[] = [];
-    const api: Pick<Api, 'get' | 'send'> = {
+    const api: Pick<Api, 'get' | 'send' | 'sendText'> = {
       get: async (path, schema) =>
         v.parse(schema, setting.answers?.[path.split('?')[0] ?? ''] ?? []),
+      sendText: async (path, text, schema) => {
+        sent.push({ method: 'POST', path, body: text });
+        if (setting.refusal) throw setting.refusal;
+        return v.parse(schema, setting.replies?.[`POST ${path}`]);
+      },
       send: async (method, path, body, schema) => {
         sent.push({ method, path, body });
         if (setting.refusal) throw setting.refusal;

@@ -6,6 +6,7 @@ import {
   effect,
   inject,
   input,
+  linkedSignal,
   signal,
   untracked,
 } from '@angular/core';
@@ -38,6 +39,7 @@ import { Clock } from '../../common/clock';
 import { PEG_FILL, PegMark } from '../../common/peg-mark';
 import { POLICY_WORDS } from '../../common/words';
 import { ChildrenActions, childrenFeature } from '../../state/children';
+import { ForgetChild } from './forget-child';
 
 const MODE_WORDS: Record<AnswerMode, string> = {
   speaks: 'speaks',
@@ -75,6 +77,7 @@ const listOf =
     PegMark,
     ReactiveFormsModule,
     RouterLink,
+    ForgetChild,
   ],
   templateUrl: './child-form.html',
   styleUrl: './child-form.scss',
@@ -101,6 +104,12 @@ export class ChildForm {
   private readonly childById = this.store.selectSignal(childrenFeature.selectChildById);
   private readonly everyone = this.store.selectSignal(childrenFeature.selectEveryone);
   protected readonly child = computed(() => this.childById()[this.id() ?? ''] ?? null);
+  /** The child as it was last known: what was forgotten is still named on this screen. */
+  protected readonly known = linkedSignal<Child | null, Child | null>({
+    source: this.child,
+    computation: (child, before) => child ?? before?.value ?? null,
+  });
+  protected readonly isForgotten = computed(() => this.known() !== null && this.child() === null);
   protected readonly message = signal<string | null>(null);
   protected readonly saving = signal(false);
 

@@ -16,6 +16,7 @@ import { faultWords } from '../../common/faults';
 import { COUNTING_LANGUAGES } from '../../common/number-words';
 import { languageName } from '../../common/words';
 import { HouseholdActions, householdFeature } from '../../state/household';
+import { HouseholdNav } from './household-nav';
 
 type Choice = readonly [value: string, words: string];
 
@@ -194,7 +195,9 @@ const QUESTIONS: readonly Question[] = [
 @Component({
   selector: 'gumo-household',
   changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [HouseholdNav],
   template: `
+    <gumo-household-nav />
     <h1>Household</h1>
     @if (draft(); as settings) {
       <form class="sheet" novalidate (submit)="keep($event)">

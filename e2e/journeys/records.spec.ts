@@ -1,0 +1,74 @@
+import { readFileSync } from 'node:fs';
+import { expect, seriousFaults, test } from '../world';
+
+test('a copy is made and taken back; a child is forgotten, and not in the copy either', async ({
+  page,
+  server,
+}) => {
+  await page.goto(`${server.url}/household/records`);
+  await page.getByRole('button', { name: 'Make a copy now' }).click();
+  await expect(page.getByText('A copy is made and checked.')).toBeVisible();
+  expect(await seriousFaults(page)).toEqual([]);
+
+  await page.getByRole('link', { name: 'Children' }).click();
+  await page.getByRole('link', { name: /Tomasz/ }).click();
+  await page.getByRole('link', { name: 'Change' }).click();
+  await page.getByRole('button', { name: 'Forget this child for good' }).click();
+  await page.getByLabel('The name once more').fill('Tomasz');
+  await page.getByLabel('from the copies of the records as well').uncheck();
+  await page.getByRole('button', { name: 'Forget for good' }).click();
+  await expect(page.getByText('until it is removed')).toBeVisible();
+  await page.getByRole('button', { name: 'All children' }).click();
+  await expect(page.getByRole('link', { name: /Kofi/ })).toBeVisible();
+  await expect(page.getByRole('link', { name: /Tomasz/ })).toHaveCount(0);
+
+  await page.goto(`${server.url}/household/records`);
+  await page.getByRole('button', { name: /^Take back the copy of/ }).click();
+  await page.getByRole('button', { name: 'Take it back' }).click();
+  await expect(page.getByText('The records are those of the copy.')).toBeVisible();
+  await page.getByRole('link', { name: 'Children' }).click();
+  await expect(page.getByRole('link', { name: /Tomasz/ })).toBeVisible();
+});
+
+test('the household goes out as a file and comes in again; a table is looked at first', async ({
+  page,
+  server,
+}) => {
+  await page.goto(`${server.url}/household/records`);
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'Save The whole household' }).click(),
+  ]);
+  const file = await download.path();
+  expect(JSON.parse(readFileSync(file, 'utf8'))).toMatchObject({ format: 'gumo-household' });
+
+  await page.getByLabel('A table of tries').setInputFiles({
+    name: 'march.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(
+      'who,date,skill,outcome\nKofi,2026-03-02,touch-5,yes\nNobody,2026-03-02,touch-5,no\n',
+    ),
+  });
+  await expect(page.getByText('1 would come in')).toBeVisible();
+  await expect(page.getByText('“Nobody” is not a child of this household')).toBeVisible();
+  expect(await seriousFaults(page)).toEqual([]);
+  await page.getByRole('button', { name: 'Bring 1 in' }).click();
+  await expect(page.getByText('1 came in.')).toBeVisible();
+
+  await page.getByLabel('A household file').setInputFiles(file);
+  await page.getByRole('button', { name: 'Bring it in' }).click();
+  await expect(page.getByText('The household of the file is here.')).toBeVisible();
+
+  await page.getByRole('link', { name: 'Children' }).click();
+  await page.getByRole('link', { name: /Kofi/ }).click();
+  await page.getByRole('link', { name: 'Family', exact: true }).click();
+  await page.getByRole('checkbox', { name: /^Say: Counts back from five/ }).click();
+  await page.getByRole('button', { name: 'Keep this page' }).click();
+  const kept = page.locator('.kept a');
+  await expect(kept).toHaveCount(1);
+  const answer = await page.request.get(
+    new URL((await kept.getAttribute('href'))!, page.url()).href,
+  );
+  expect(answer.headers()['content-type']).toBe('application/pdf');
+  expect(await seriousFaults(page)).toEqual([]);
+});

@@ -1,0 +1,180 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { Router } from '@angular/router';
+import type { Child } from '@gumo/core/vocabulary';
+import { Store } from '@ngrx/store';
+import * as v from 'valibot';
+import { Api } from '../../common/api';
+import { dayWords } from '../../common/words';
+import { ChildrenActions } from '../../state/children';
+
+const Forgotten = v.object({
+  holders: v.array(v.object({ name: v.string(), until: v.nullable(v.string()) })),
+});
+
+/** Removes a child and all that is known of it, for a family that wants that. */
+@Component({
+  selector: 'gumo-forget-child',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (holders(); as holders) {
+      <section class="sheet" role="status">
+        <h2>{{ child().name }} is forgotten</h2>
+        @if (holders.length === 0) {
+          <p>No record and no copy here holds this child any more.</p>
+        } @else {
+          <p>Nothing here holds this child any more, but for these copies of the records:</p>
+          <ul>
+            @for (one of holders; track one.name) {
+              <li>
+                {{ one.name }}
+                <span class="soft">
+                  {{
+                    one.until
+                      ? 'gone by ' + dayWords(one.until) + ' ' + one.until.slice(0, 4)
+                      : 'until it is removed'
+                  }}
+                </span>
+              </li>
+            }
+          </ul>
+        }
+        <p class="soft">
+          Files that were saved, printed or sent elsewhere are not reached from here. Words about
+          other children may still mention the name.
+        </p>
+        <button type="button" class="button filled" (click)="leave()">All children</button>
+      </section>
+    } @else if (open()) {
+      <section class="caution" aria-labelledby="forget-head">
+        <h2 id="forget-head">Forget {{ child().name }} for good</h2>
+        <p>
+          All that was seen, said, planned and kept of {{ child().name }} is removed and cannot be
+          brought back. To keep it and only put it away, archive the child instead.
+        </p>
+        <label>
+          The name once more
+          <input #name autocomplete="off" [value]="typed()" (input)="typed.set(name.value)" />
+        </label>
+        <label class="tick">
+          <input
+            #copies
+            type="checkbox"
+            [checked]="alsoCopies()"
+            (change)="alsoCopies.set(copies.checked)"
+          />
+          from the copies of the records as well
+        </label>
+        @if (message(); as text) {
+          <p role="alert">{{ text }}</p>
+        }
+        <div class="ways">
+          <button type="button" class="button" (click)="open.set(false)">No</button>
+          <button
+            type="button"
+            class="button forget"
+            [disabled]="!isSame() || busy()"
+            (click)="forget()"
+          >
+            {{ busy() ? 'Forgetting …' : 'Forget for good' }}
+          </button>
+        </div>
+      </section>
+    } @else {
+      <button type="button" class="button quiet" (click)="open.set(true)">
+        Forget this child for good
+      </button>
+    }
+  `,
+  styles: `
+    section {
+      max-inline-size: 640px;
+      display: grid;
+      gap: 12px;
+      margin-top: 16px;
+    }
+    h2 {
+      font-size: 18px;
+    }
+    label {
+      display: grid;
+      gap: 4px;
+      max-inline-size: 320px;
+      font-weight: 600;
+    }
+    label input:not([type]) {
+      min-block-size: 44px;
+      padding: 0 10px;
+      border: 1px solid var(--line);
+      border-radius: 10px;
+      background: var(--sheet);
+      color: var(--ink);
+      font: inherit;
+      font-weight: 400;
+    }
+    .tick {
+      display: flex;
+      align-items: center;
+      gap: 10px;
+      min-block-size: 44px;
+      font-weight: 400;
+    }
+    .tick input {
+      accent-color: var(--primary);
+      inline-size: 20px;
+      block-size: 20px;
+    }
+    .ways {
+      display: flex;
+      justify-content: flex-end;
+      gap: 8px;
+    }
+    .forget {
+      background: var(--madder);
+      color: #ffffff;
+    }
+    .forget:disabled {
+      opacity: 0.5;
+    }
+    .quiet {
+      margin-top: 12px;
+      color: var(--ink-soft);
+      font-size: 14px;
+    }
+  `,
+})
+export class ForgetChild {
+  readonly child = input.required<Child>();
+
+  private readonly api = inject(Api);
+  private readonly router = inject(Router);
+  private readonly store = inject(Store);
+  protected readonly dayWords = dayWords;
+  protected readonly open = signal(false);
+  protected readonly busy = signal(false);
+  protected readonly typed = signal('');
+  protected readonly alsoCopies = signal(true);
+  protected readonly message = signal<string | null>(null);
+  protected readonly holders = signal<v.InferOutput<typeof Forgotten>['holders'] | null>(null);
+  protected readonly isSame = computed(
+    () => this.typed().trim().toLowerCase() === this.child().name.trim().toLowerCase(),
+  );
+
+  protected async forget(): Promise<void> {
+    this.busy.set(true);
+    this.message.set(null);
+    try {
+      const body = { name: this.typed(), copies: this.alsoCopies() };
+      const path = `/children/${this.child().id}/forget`;
+      this.holders.set((await this.api.send('POST', path, body, Forgotten)).holders);
+    } catch (error) {
+      this.message.set((error as Error).message);
+    } finally {
+      this.busy.set(false);
+    }
+  }
+
+  protected leave(): void {
+    this.store.dispatch(ChildrenActions.opened());
+    void this.router.navigate(['/children']);
+  }
+}

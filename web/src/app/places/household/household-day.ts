@@ -1,0 +1,246 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  signal,
+  untracked,
+} from '@angular/core';
+import {
+  BANDS,
+  type Band,
+  Household as HouseholdSchema,
+  type Household as Settings,
+  type Moment,
+} from '@gumo/core/vocabulary';
+import { Store } from '@ngrx/store';
+import * as v from 'valibot';
+import { Api, ApiProblem } from '../../common/api';
+import { faultWords } from '../../common/faults';
+import { Icon } from '../../common/icon';
+import { HouseholdActions, householdFeature } from '../../state/household';
+import { HouseholdNav } from './household-nav';
+
+const WEEKDAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
+const BAND_WORDS: Record<Band, string> = {
+  woven: 'woven in',
+  'set-out': 'set out',
+  table: 'table',
+};
+
+/** The household's day: the moments in their order, and the days that are open. */
+@Component({
+  selector: 'gumo-household-day',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [HouseholdNav, Icon],
+  template: `
+    <gumo-household-nav />
+    <h1>The day</h1>
+    @if (draft(); as settings) {
+      <form class="sheet" novalidate (submit)="keep($event)">
+        <p class="soft">
+          The moments of the day, and which kinds of activities each has room for. Where everyone is
+          in the room, small parts concern everyone.
+        </p>
+        <div class="days" role="group" aria-label="Open days">
+          @for (day of weekdays; track day; let i = $index) {
+            <button
+              type="button"
+              [attr.aria-pressed]="settings.openDays.includes(i + 1)"
+              (click)="toggleDay(i + 1)"
+            >
+              {{ day }}
+            </button>
+          }
+        </div>
+        <ol>
+          @for (moment of settings.moments; track moment.id; let i = $index) {
+            <li>
+              <label class="name">
+                <span class="unseen">Name of moment {{ i + 1 }}</span>
+                <input
+                  #name
+                  maxlength="40"
+                  [value]="moment.name"
+                  (input)="set(i, { name: name.value })"
+                />
+              </label>
+              <label>
+                <span class="unseen">When {{ moment.name }} begins</span>
+                <input
+                  #time
+                  type="time"
+                  [value]="moment.time"
+                  (input)="set(i, { time: time.value })"
+                />
+              </label>
+              <label class="minutes">
+                <input
+                  #minutes
+                  type="number"
+                  min="1"
+                  max="240"
+                  [attr.aria-label]="'Minutes of ' + moment.name"
+                  [value]="moment.minutes"
+                  (input)="set(i, { minutes: +minutes.value })"
+                />
+                min
+              </label>
+              <span class="bands" role="group" [attr.aria-label]="'Activities at ' + moment.name">
+                @for (band of bands; track band) {
+                  <button
+                    type="button"
+                    [attr.aria-pressed]="moment.bands.includes(band)"
+                    (click)="toggleBand(i, band)"
+                  >
+                    {{ bandWords[band] }}
+                  </button>
+                }
+              </span>
+              <button
+                type="button"
+                class="shared"
+                [attr.aria-pressed]="moment.shared"
+                (click)="set(i, { shared: !moment.shared })"
+              >
+                all in the room
+              </button>
+              <button
+                type="button"
+                class="out"
+                [attr.aria-label]="'Take out ' + moment.name"
+                [disabled]="settings.moments.length === 1"
+                (click)="remove(i)"
+              >
+                <gumo-icon name="close" />
+              </button>
+            </li>
+          }
+        </ol>
+        @if (message(); as text) {
+          <p class="caution" role="alert">{{ text }}</p>
+        }
+        @if (kept()) {
+          <p class="soft" role="status">Kept.</p>
+        }
+        <div class="actions">
+          <button type="button" class="button" (click)="add()">
+            <gumo-icon name="add" /> A moment
+          </button>
+          <button type="submit" class="button filled" [disabled]="!changed()">Keep</button>
+        </div>
+      </form>
+    }
+  `,
+  styleUrl: './household-day.scss',
+})
+export class HouseholdDay {
+  private readonly store = inject(Store);
+  private readonly api = inject(Api);
+  private readonly household = this.store.selectSignal(householdFeature.selectHousehold);
+  protected readonly weekdays = WEEKDAYS;
+  protected readonly bands = BANDS;
+  protected readonly bandWords = BAND_WORDS;
+  protected readonly draft = signal<Settings | null>(null);
+  protected readonly message = signal<string | null>(null);
+  protected readonly kept = signal(false);
+  protected readonly changed = computed(
+    () => JSON.stringify(this.draft()) !== JSON.stringify(this.household()),
+  );
+
+  constructor() {
+    effect(() => {
+      const household = this.household();
+      untracked(() => this.draft.set(household));
+    });
+  }
+
+  private change(next: (settings: Settings) => Settings): void {
+    this.kept.set(false);
+    this.message.set(null);
+    this.draft.update((draft) => draft && next(draft));
+  }
+
+  protected toggleDay(day: number): void {
+    this.change((settings) => ({
+      ...settings,
+      openDays: settings.openDays.includes(day)
+        ? settings.openDays.filter((one) => one !== day)
+        : [...settings.openDays, day].sort((a, b) => a - b),
+    }));
+  }
+
+  protected set(at: number, more: Partial<Moment>): void {
+    this.change((settings) => ({
+      ...settings,
+      moments: settings.moments.map((one, i) => (i === at ? { ...one, ...more } : one)),
+    }));
+  }
+
+  protected toggleBand(at: number, band: Band): void {
+    const bands = this.draft()?.moments[at]?.bands ?? [];
+    const next = bands.includes(band) ? bands.filter((one) => one !== band) : [...bands, band];
+    this.set(at, { bands: BANDS.filter((one) => next.includes(one)) });
+  }
+
+  protected remove(at: number): void {
+    this.change((settings) => ({
+      ...settings,
+      moments: settings.moments.filter((_, i) => i !== at),
+    }));
+  }
+
+  protected add(): void {
+    this.change((settings) => {
+      let n = settings.moments.length + 1;
+      while (settings.moments.some((one) => one.id === `moment-${n}`)) n++;
+      const moment: Moment = {
+        id: `moment-${n}`,
+        name: '',
+        time: '12:00',
+        minutes: 20,
+        bands: ['woven'],
+        shared: true,
+      };
+      return { ...settings, moments: [...settings.moments, moment] };
+    });
+  }
+
+  protected async keep(event: Event): Promise<void> {
+    event.preventDefault();
+    const draft = this.draft();
+    const inOrder = draft && {
+      ...draft,
+      moments: [...draft.moments].sort((a, b) => a.time.localeCompare(b.time)),
+    };
+    const checked = v.safeParse(HouseholdSchema, inOrder);
+    if (!checked.success) {
+      this.message.set(this.wordsFor(checked.issues));
+      return;
+    }
+    try {
+      await this.api.send('PUT', '/household', checked.output, HouseholdSchema);
+      this.message.set(null);
+      this.kept.set(true);
+      this.store.dispatch(HouseholdActions.libraryChanged());
+    } catch (error) {
+      const late = error instanceof ApiProblem && error.status === 409;
+      this.message.set(
+        late
+          ? 'This was changed on another device. Reload, then change it again.'
+          : (error as Error).message,
+      );
+    }
+  }
+
+  /** Which moment is wrong, by its name or place, and how. */
+  private wordsFor(issues: [v.BaseIssue<unknown>, ...v.BaseIssue<unknown>[]]): string {
+    const words = faultWords(issues);
+    const [, at = '', field = ''] = /^moments\.(\d+)\.(\w+)/.exec(words) ?? [];
+    if (at === '') return words;
+    const sorted = [...(this.draft()?.moments ?? [])].sort((a, b) => a.time.localeCompare(b.time));
+    const name = sorted[Number(at)]?.name;
+    return `${name ? `“${name}”` : `Moment ${Number(at) + 1}`}: ${field} ${issues[0].message}.`;
+  }
+}

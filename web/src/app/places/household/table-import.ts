@@ -1,0 +1,242 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { NEEDED_COLUMNS, TRY_COLUMNS, type TryColumn } from '@gumo/core/exchange';
+import * as v from 'valibot';
+import { Api } from '../../common/api';
+import { Icon } from '../../common/icon';
+
+const RowSaid = v.object({ row: v.number(), what: v.string(), words: v.string() });
+const TrySaid = v.object({
+  header: v.array(v.string()),
+  mapping: v.record(v.string(), v.nullable(v.string())),
+  added: v.number(),
+  known: v.number(),
+  refused: v.number(),
+  rows: v.array(RowSaid),
+});
+const ThingSaid = v.object({
+  added: v.number(),
+  changed: v.number(),
+  known: v.number(),
+  refused: v.number(),
+  rows: v.array(RowSaid),
+});
+
+type Kind = 'observations' | 'cupboard';
+interface Said {
+  readonly added: number;
+  readonly changed: number;
+  readonly known: number;
+  readonly refused: number;
+  readonly rows: readonly v.InferOutput<typeof RowSaid>[];
+}
+
+const WHAT_WORDS: Readonly<Record<string, string>> = {
+  new: 'comes in',
+  changed: 'changes',
+  known: 'is here',
+  refused: 'is refused',
+};
+
+/** A table of tries or of the cupboard: what it would do is shown before anything is kept. */
+@Component({
+  selector: 'gumo-table-import',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [Icon],
+  template: `
+    @for (kind of kinds; track kind[0]) {
+      <label class="button outlined pick">
+        <gumo-icon name="add" /> {{ kind[1] }}
+        <input
+          #picked
+          class="unseen"
+          type="file"
+          accept=".csv,text/csv"
+          (change)="choose(kind[0], picked.files); picked.value = ''"
+        />
+      </label>
+    }
+    @if (message(); as text) {
+      <p class="caution" role="alert">{{ text }}</p>
+    }
+    @if (done()) {
+      <p class="soft" role="status">{{ done() }}</p>
+    }
+    @if (said(); as said) {
+      <div class="dry" aria-live="polite">
+        <p>
+          <strong>{{ name() }}</strong>: {{ said.added }} would come in{{
+            said.changed > 0 ? ', ' + said.changed + ' change' : ''
+          }}, {{ said.known }} {{ said.known === 1 ? 'is' : 'are' }} here already,
+          {{ said.refused }} {{ said.refused === 1 ? 'is' : 'are' }} refused. Nothing is kept yet.
+        </p>
+        @if (kind() === 'observations') {
+          <div class="mapping">
+            @for (column of columns; track column) {
+              <label>
+                {{ column }}{{ needed.includes(column) ? ' *' : '' }}
+                <select #from (change)="map(column, from.value)">
+                  <option value="">–</option>
+                  @for (name of header(); track name) {
+                    <option [value]="name" [selected]="mapping()[column] === name">
+                      {{ name }}
+                    </option>
+                  }
+                </select>
+              </label>
+            }
+          </div>
+        }
+        @if (said.rows.length > 0) {
+          <ol>
+            @for (row of said.rows.slice(0, shown); track row.row) {
+              <li [class.refused]="row.what === 'refused'">
+                <span class="numbers soft">row {{ row.row }}</span>
+                <span>{{ whatWords[row.what] }}</span>
+                <span>{{ row.words }}</span>
+              </li>
+            }
+          </ol>
+        }
+        <div class="ways">
+          <button
+            type="button"
+            class="button filled"
+            [disabled]="said.added + said.changed === 0"
+            (click)="keep()"
+          >
+            Bring {{ said.added + said.changed }} in
+          </button>
+          <button type="button" class="button" (click)="forget()">No</button>
+        </div>
+      </div>
+    }
+  `,
+  styles: `
+    .pick {
+      margin: 8px 8px 8px 0;
+      cursor: pointer;
+    }
+    .pick:focus-within {
+      outline: 3px solid var(--primary);
+      outline-offset: 2px;
+    }
+    .mapping {
+      display: grid;
+      grid-template-columns: repeat(auto-fill, minmax(130px, 1fr));
+      gap: 8px;
+      padding: 12px 0;
+    }
+    .mapping label {
+      display: grid;
+      gap: 2px;
+      color: var(--ink-soft);
+      font-size: 13px;
+    }
+    select {
+      min-block-size: 44px;
+      padding: 0 8px;
+      border: 1px solid var(--line);
+      border-radius: 10px;
+      background: var(--sheet);
+      color: var(--ink);
+      font: inherit;
+      font-size: 14px;
+    }
+    ol {
+      max-block-size: 260px;
+      overflow: auto;
+      font-size: 14px;
+    }
+    li {
+      display: grid;
+      grid-template-columns: 64px 84px minmax(0, 1fr);
+      gap: 8px;
+      padding: 4px 0;
+    }
+    .refused {
+      color: var(--madder);
+    }
+    .ways {
+      display: flex;
+      gap: 8px;
+      padding: 12px 0;
+    }
+  `,
+})
+export class TableImport {
+  private readonly api = inject(Api);
+
+  protected readonly kinds: readonly (readonly [Kind, string])[] = [
+    ['observations', 'A table of tries'],
+    ['cupboard', 'A table of the cupboard'],
+  ];
+  protected readonly columns = TRY_COLUMNS;
+  protected readonly needed = NEEDED_COLUMNS;
+  protected readonly whatWords = WHAT_WORDS;
+  protected readonly shown = 100;
+  protected readonly kind = signal<Kind>('observations');
+  protected readonly name = signal('');
+  protected readonly header = signal<readonly string[]>([]);
+  protected readonly mapping = signal<Readonly<Partial<Record<TryColumn, string | null>>>>({});
+  protected readonly said = signal<Said | null>(null);
+  protected readonly message = signal<string | null>(null);
+  protected readonly done = signal('');
+  private readonly text = signal('');
+  private readonly chosen = computed(() =>
+    Object.keys(this.mapping()).length > 0 ? this.mapping() : null,
+  );
+
+  protected async choose(kind: Kind, files: FileList | null): Promise<void> {
+    const [file] = files ?? [];
+    if (!file) return;
+    this.forget();
+    this.done.set('');
+    this.kind.set(kind);
+    this.name.set(file.name);
+    this.text.set(await file.text());
+    await this.ask(true);
+  }
+
+  protected async map(column: TryColumn, name: string): Promise<void> {
+    this.mapping.update((mapping) => ({ ...mapping, [column]: name === '' ? null : name }));
+    await this.ask(true);
+  }
+
+  protected async keep(): Promise<void> {
+    const said = await this.ask(false);
+    if (!said) return;
+    this.done.set(`${said.added + said.changed} came in.`);
+    this.said.set(null);
+    this.text.set('');
+  }
+
+  protected forget(): void {
+    this.said.set(null);
+    this.message.set(null);
+    this.mapping.set({});
+    this.text.set('');
+  }
+
+  /** What the table does; it does it only where it is not a dry run. */
+  private async ask(dry: boolean): Promise<Said | null> {
+    this.message.set(null);
+    const text = this.text();
+    try {
+      if (this.kind() === 'cupboard') {
+        const said = await this.api.send('POST', '/records/cupboard', { text, dry }, ThingSaid);
+        this.said.set(said);
+        return said;
+      }
+      const body = { text, dry, mapping: this.chosen() };
+      const said = await this.api.send('POST', '/records/observations', body, TrySaid);
+      this.header.set(said.header);
+      this.mapping.set(said.mapping);
+      this.said.set({ ...said, changed: 0 });
+      return { ...said, changed: 0 };
+    } catch (error) {
+      this.said.set(null);
+      this.message.set((error as Error).message);
+      return null;
+    }
+  }
+}
