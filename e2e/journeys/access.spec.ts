@@ -111,6 +111,13 @@ const SCREENS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
   'the household': async (page) => {
     await page.getByRole('link', { name: 'Household' }).click();
     await expect(page.getByRole('radiogroup', { name: 'Paper' })).toBeVisible();
+    expect(await seriousFaults(page), 'choices').toEqual([]);
+    await page.getByRole('link', { name: 'The day' }).click();
+    await expect(page.getByRole('group', { name: 'Open days' })).toBeVisible();
+    expect(await seriousFaults(page), 'the day').toEqual([]);
+    await page.getByRole('link', { name: 'Records' }).click();
+    await page.getByRole('button', { name: 'Make a copy now' }).click();
+    await page.getByRole('button', { name: /^Take back the copy/ }).click();
   },
   'a new child': async (page) => {
     await page.getByRole('link', { name: 'Children' }).click();
@@ -158,6 +165,15 @@ const SCREENS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
     await page.locator('tbody button').first().click();
     await expect(page.locator('.opened')).toBeVisible();
   },
+  'a family page, and forgetting': async (page) => {
+    await page.getByRole('link', { name: 'Children' }).click();
+    await page.getByRole('link', { name: /Kofi/ }).click();
+    await page.getByRole('link', { name: 'Family', exact: true }).click();
+    await page.getByRole('checkbox', { name: 'Published goals as a second page' }).click();
+    expect(await seriousFaults(page), 'family page').toEqual([]);
+    await page.getByRole('link', { name: 'Change', exact: true }).click();
+    await page.getByRole('button', { name: 'Forget this child for good' }).click();
+  },
   'the keys': async (page) => {
     await page.keyboard.press('?');
     await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
@@ -193,6 +209,10 @@ for (const width of [390, 640]) {
       '/activities/songs',
       '/cupboard',
       '/household',
+      '/household/day',
+      '/household/records',
+      '/print/tray',
+      '/print/number-cards',
     ]) {
       await page.goto(new URL(path, page.url()).href);
       await expect(page.locator('h1').first()).toBeVisible();

@@ -73,7 +73,7 @@ export function backupsOf(databasePath: string, now: () => Date = () => new Date
 
   const copy = (work: CopyWork): Promise<void> =>
     new Promise((resolve, reject) => {
-      const worker = new Worker(FILE, { workerData: work });
+      const worker = new Worker(FILE, { workerData: work, execArgv: [] });
       worker.on('message', ({ error }: { error?: string }) => {
         if (error === undefined) resolve();
         else reject(new Error(error));
@@ -124,12 +124,15 @@ export function backupsOf(databasePath: string, now: () => Date = () => new Date
     state() {
       const backups = list();
       const free = statfsSync(dirname(databasePath));
-      const bytes = existsSync(databasePath) ? statSync(databasePath).size : 0;
+      const { size, birthtimeMs } = statSync(databasePath);
       const today = now().toISOString().slice(0, 10);
+      // A household that began today has its first copy still to come.
+      const begun = new Date(birthtimeMs).toISOString().slice(0, 10);
+      const last = backups[0]?.day ?? (begun === today ? today : null);
       return {
         backups,
         folder,
-        notice: backupNotice(backups[0]?.day ?? null, today, free.bavail * free.bsize, bytes),
+        notice: backupNotice(last, today, free.bavail * free.bsize, size),
       };
     },
     make,

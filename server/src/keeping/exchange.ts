@@ -16,7 +16,7 @@ const FILE = new URL('./exchange-worker.js', import.meta.url);
 /** Writes or reads a household file in a thread of its own. @throws Problem that says what is wrong */
 export function exchange(work: ExchangeWork): Promise<Record<string, number>> {
   return new Promise((resolve, reject) => {
-    const worker = new Worker(FILE, { workerData: work });
+    const worker = new Worker(FILE, { workerData: work, execArgv: [] });
     worker.on('message', ({ counts, problem }: Answer) => {
       if (problem) reject(new Problem(problem.status, problem.title, problem.errors));
       else resolve(counts ?? {});

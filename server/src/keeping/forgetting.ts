@@ -47,7 +47,7 @@ export function rewriteWithout(
 ): Promise<string[]> {
   const work: ForgetWork = { files: names.map((name) => backups.fileOf(name)), childId };
   return new Promise((resolve, reject) => {
-    const worker = new Worker(FILE, { workerData: work });
+    const worker = new Worker(FILE, { workerData: work, execArgv: [] });
     worker.on('message', ({ failed }: { failed: string[] }) =>
       resolve(failed.map((file) => basename(file))),
     );

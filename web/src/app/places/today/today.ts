@@ -28,6 +28,7 @@ import { FiveMinutes } from './five-minutes';
 import { LeftUndone } from './left-undone';
 import { EntryCard, type EntryView } from './entry-card';
 import { LayReady } from './lay-ready';
+import { RecordsNotice } from './records-notice';
 import { Suggestions } from './suggestions';
 import { Actions, ofType } from '@ngrx/effects';
 
@@ -42,7 +43,17 @@ interface MomentView {
 @Component({
   selector: 'gumo-today',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [EntryCard, FiveMinutes, LayReady, LeftUndone, PegMark, Icon, RouterLink, Suggestions],
+  imports: [
+    EntryCard,
+    FiveMinutes,
+    LayReady,
+    LeftUndone,
+    PegMark,
+    Icon,
+    RouterLink,
+    Suggestions,
+    RecordsNotice,
+  ],
   templateUrl: './today.html',
   styleUrl: './today.scss',
 })

@@ -1,0 +1,126 @@
+import { type ChildProcess, spawn } from 'node:child_process';
+import { mkdtempSync, readdirSync, rmSync, watch } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import type { HouseholdFile } from '@gumo/core/exchange';
+import { seeded } from '@gumo/core/numbers';
+import type { Child } from '@gumo/core/vocabulary';
+import Database from 'better-sqlite3';
+import { ask } from '../testing/world.js';
+
+const DEMO = fileURLToPath(new URL('../../../demo/spindle-cottage.json', import.meta.url));
+const SERVE = `
+  import { serve } from ${JSON.stringify(new URL('../serve.js', import.meta.url).href)};
+  const running = await serve({
+    databasePath: process.env.GUMO_DATA, port: 0, demoPath: ${JSON.stringify(DEMO)},
+    webFolder: null, today: () => '2026-03-10',
+  });
+  process.stdout.write('port ' + running.port + '\\n');
+`;
+
+const MOST_CHANGES = 200;
+
+describe('a server that is killed while all records change', () => {
+  const folder = mkdtempSync(join(tmpdir(), 'gumo-keeping-'));
+  const path = join(folder, 'gumo.db');
+  let server: ChildProcess;
+
+  function start(): Promise<string> {
+    server = spawn(process.execPath, ['--input-type=module', '-e', SERVE], {
+      cwd: fileURLToPath(new URL('../../', import.meta.url)),
+      env: { ...process.env, GUMO_DATA: path },
+      stdio: ['ignore', 'pipe', 'inherit'],
+    });
+    return new Promise((resolve, reject) => {
+      server.once('exit', (code) => reject(new Error(`the server ended with ${code}`)));
+      server.stdout?.on('data', (text) => {
+        const port = /port (\d+)/.exec(String(text))?.[1];
+        if (port) resolve(`http://127.0.0.1:${port}/api`);
+      });
+    });
+  }
+  const kill = (): Promise<unknown> => {
+    const gone = new Promise((resolve) => {
+      server.removeAllListeners('exit');
+      server.once('exit', resolve);
+    });
+    server.kill('SIGKILL');
+    return gone;
+  };
+  afterAll(async () => {
+    await kill();
+    rmSync(folder, { recursive: true, force: true });
+  });
+
+  /** When so many changes were made to the files of the household, among them its copies. */
+  function changes(many: number): Promise<void> {
+    return new Promise((resolve) => {
+      let left = many;
+      const watcher = watch(folder, { recursive: true }, () => {
+        if (--left > 0) return;
+        watcher.close();
+        resolve();
+      });
+      watcher.unref();
+    });
+  }
+
+  const childrenAt = async (url: string): Promise<number> =>
+    ((await ask(`${url}/children`, 'GET')).body as Child[]).length;
+
+  it('has the old records or the new ones, whole, whenever it ends', async () => {
+    const random = seeded(7);
+    let url = await start();
+    const whole = (await ask(`${url}/records/household.json`, 'GET')).body as HouseholdFile;
+    expect(Object.keys(whole)).toContain('children');
+    const one = whole.children[0]!;
+    const alone = {
+      ...whole,
+      children: [one],
+      sittings: [],
+      observations: [],
+      voidings: [],
+      words: [],
+      pegs: [],
+      notes: [],
+      families: [],
+      prints: [],
+    };
+    const copy = (await ask(`${url}/records/backups`, 'POST', {})).body as { name: string };
+    const works: (() => Promise<unknown>)[] = [
+      () => ask(`${url}/records/household?replace=1`, 'POST', alone),
+      () => ask(`${url}/records/backups/${copy.name}/restore`, 'POST', {}),
+      () => ask(`${url}/records/backups`, 'POST', {}),
+    ];
+    const seen = new Set<number>();
+    for (let round = 0; round < 16; round++) {
+      const moment = changes(1 + Math.floor(random() * MOST_CHANGES));
+      const work = works[round % works.length]!().catch(() => null);
+      // Somewhere on the way: after so many changes to the files of the household, drawn by chance.
+      // Every fourth is let finish.
+      await (round % 4 === 3 ? work : Promise.race([moment, work]));
+      await kill();
+      const db = new Database(path);
+      expect(db.pragma('integrity_check', { simple: true })).toBe('ok');
+      db.close();
+      url = await start();
+      const many = await childrenAt(url);
+      expect([1, whole.children.length]).toContain(many);
+      seen.add(many);
+      const left = readdirSync(folder).filter((name) => /restoring|reading|writing/.test(name));
+      expect(left).toEqual([]);
+    }
+    expect(seen.size).toBe(2);
+    const { backups } = (await ask(`${url}/records/backups`, 'GET')).body as {
+      backups: { name: string }[];
+    };
+    for (const { name } of backups) {
+      const db = new Database(join(folder, 'backups', name), { readonly: true });
+      expect(db.pragma('quick_check', { simple: true }))
+        .withContext(name)
+        .toBe('ok');
+      db.close();
+    }
+  });
+});
