@@ -72,3 +72,25 @@ test('the household goes out as a file and comes in again; a table is looked at 
   expect(answer.headers()['content-type']).toBe('application/pdf');
   expect(await seriousFaults(page)).toEqual([]);
 });
+
+test('a drawing is kept with its date and words, and nothing of the camera', async ({
+  page,
+  server,
+}) => {
+  await page.getByRole('link', { name: 'Children' }).click();
+  await page.getByRole('link', { name: /Mirela/ }).click();
+  await page.getByRole('link', { name: 'Work', exact: true }).click();
+  const picture = await page.screenshot({ clip: { x: 0, y: 0, width: 400, height: 300 } });
+  await page
+    .getByLabel('A picture of a drawing or sheet')
+    .setInputFiles({ name: 'drawing.png', mimeType: 'image/png', buffer: picture });
+  await expect(page.getByAltText('The picture as it will be kept')).toBeVisible();
+  await page.getByLabel('In the child’s words, or yours').fill('Seven, from the top');
+  expect(await seriousFaults(page)).toEqual([]);
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await expect(page.getByText('Seven, from the top')).toBeVisible();
+  const shown = page.getByAltText('Work of Tue 10 Mar');
+  await expect(shown).toBeVisible();
+  const answer = await page.request.get(server.url + (await shown.getAttribute('src')));
+  expect((await answer.body()).subarray(0, 3).toString('hex')).toBe('ffd8ff');
+});

@@ -28,6 +28,7 @@ import { planRoutes } from './routes/plan.js';
 import { plansRoutes } from './routes/plans.js';
 import { progressRoutes } from './routes/progress.js';
 import { recordsRoutes } from './routes/records.js';
+import { samplesRoutes } from './routes/samples.js';
 import { sheetsRoutes } from './routes/sheets.js';
 import { sittingsRoutes } from './routes/sittings.js';
 import { tablesRoutes } from './routes/tables.js';
@@ -95,6 +96,7 @@ function apiRoutes(context: Context, requestsAMinute: number): express.Router {
   api.use('/days', daysRoutes(context), todayRoutes(context));
   api.use('/notes', notesRoutes(context));
   api.use('/families', familiesRoutes(context));
+  api.use('/samples', samplesRoutes(context));
   api.use('/sheets', sheetsRoutes(context));
   api.use('/papers', papersRoutes(context));
   api.use('/plan', planRoutes(context));

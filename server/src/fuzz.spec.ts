@@ -34,6 +34,8 @@ const WRITES = [
   'POST /families',
   'PUT /families/*',
   'DELETE /families/*',
+  'POST /samples',
+  'DELETE /samples/*',
   'POST /sheets/items',
   'POST /sheets/items/batch',
   'PUT /sheets/items/*',
@@ -73,6 +75,8 @@ const READS = [
   'GET /papers/strings/*.pdf',
   'GET /papers/family/*.pdf',
   'GET /families/draft',
+  'GET /samples/of/*',
+  'GET /samples/*/picture.jpg',
   'GET /needs',
 ];
 const ROUNDS = 3200;

@@ -22,6 +22,7 @@ export function loadHousehold(store: Store, file: HouseholdFile): void {
     file.weeks.forEach((week) => store.weeks.restore(week));
     file.prints.forEach((item) => store.prints.add(item));
     file.families.forEach((letter) => store.families.add(letter));
+    file.samples.forEach((sample) => store.samples.add(sample));
     file.voidings.forEach((voiding) => store.facts.addVoiding(voiding));
   });
 }

@@ -68,6 +68,7 @@ const file: HouseholdFile = {
   ],
   prints: [],
   families: [],
+  samples: [],
   weeks: [
     {
       from: '2026-03-09',

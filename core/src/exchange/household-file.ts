@@ -17,6 +17,7 @@ import {
   Thing,
   Voiding,
   WeekSheet,
+  WorkSample,
   type Day,
   addDays,
   daysBetween,
@@ -49,6 +50,7 @@ export const HouseholdFile = v.object({
   weeks: v.optional(v.array(WeekSheet), []),
   prints: v.optional(v.array(PrintItem), []),
   families: v.optional(v.array(FamilyLetter), []),
+  samples: v.optional(v.array(WorkSample), []),
 });
 
 /** What each list of the file holds, in the file's order. */
@@ -69,6 +71,7 @@ export const LIST_PARTS = {
   weeks: WeekSheet,
   prints: PrintItem,
   families: FamilyLetter,
+  samples: WorkSample,
 } as const;
 
 export type HouseholdFile = v.InferOutput<typeof HouseholdFile>;
@@ -129,6 +132,7 @@ export function shiftTo(file: HouseholdFile, today: Day): HouseholdFile {
       to: move(one.to),
       keptOn: move(one.keptOn),
     })),
+    samples: file.samples.map((one) => ({ ...one, day: move(one.day) })),
     prints: file.prints.map((one) => ({ ...one, addedOn: move(one.addedOn) })),
     // Weeks begin on Mondays, and stay weeks only where the span is one of whole weeks.
     weeks: days % DAYS_A_WEEK === 0 ? file.weeks.map((one) => movedWeek(one, move)) : [],

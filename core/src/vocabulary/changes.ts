@@ -14,6 +14,7 @@ export const Change = v.object({
     'activities',
     'prints',
     'families',
+    'samples',
   ] as const),
   childIds: v.array(Id),
   day: v.nullable(Day),

@@ -10,6 +10,7 @@ export * from './household.js';
 export * from './note.js';
 export * from './observation.js';
 export * from './records.js';
+export * from './sample.js';
 export * from './sitting.js';
 export * from './skill.js';
 export * from './thing.js';

@@ -29,6 +29,7 @@ function removeAll(db: Database, childId: string): void {
   run('DELETE FROM facts WHERE child_id = ?', childId);
   run('DELETE FROM snapshots WHERE child_id = ?', childId);
   run('DELETE FROM notes WHERE child_id = ?', childId);
+  run('DELETE FROM work_samples WHERE child_id = ?', childId);
   run('DELETE FROM family_letters WHERE child_id = ?', childId);
   run('DELETE FROM sitting_children WHERE child_id = ?', childId);
 

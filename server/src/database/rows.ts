@@ -29,7 +29,8 @@ type RowsTable =
   | 'kits'
   | 'plan_entries'
   | 'print_items'
-  | 'family_letters';
+  | 'family_letters'
+  | 'work_samples';
 
 /**
  * Opens a table of versioned rows.

@@ -7,7 +7,9 @@ import type {
   Thing,
   Kit,
   OwnActivity,
+  SampleLine,
   Song,
+  WorkSample,
 } from '@gumo/core/vocabulary';
 import type { PrintItem } from '@gumo/core/sheets';
 import type { Database } from 'better-sqlite3';
@@ -32,6 +34,8 @@ export interface Store {
   readonly prints: Rows<PrintItem>;
   /** Pages for families as they were kept. */
   readonly families: Rows<FamilyLetter>;
+  /** Pictures of children's work. */
+  readonly samples: Rows<WorkSample> & { ofChild(childId: string): SampleLine[] };
   readonly days: { find(day: string): DaySheet; put(sheet: DaySheet): void };
   readonly sittings: Sittings;
   readonly facts: Facts;
@@ -60,6 +64,12 @@ export function storeIn(db: Database): Store {
     `INSERT INTO snapshots (child_id, rules, upto, body) VALUES (?, ?, ?, ?)
      ON CONFLICT (child_id) DO UPDATE SET rules = excluded.rules, upto = excluded.upto, body = excluded.body`,
   );
+  const samplesOf = db
+    .prepare(
+      `SELECT json_remove(body, '$.image') FROM work_samples
+       WHERE child_id = ? ORDER BY day DESC, rowid DESC`,
+    )
+    .pluck();
   return {
     household: rowsIn<Household>(db, 'household', {}),
     children: rowsIn<Child>(
@@ -86,6 +96,14 @@ export function storeIn(db: Database): Store {
     },
     prints: rowsIn<PrintItem>(db, 'print_items', {}),
     families: rowsIn<FamilyLetter>(db, 'family_letters', { child_id: (one) => one.childId }),
+    samples: {
+      ...rowsIn<WorkSample>(db, 'work_samples', {
+        child_id: (one) => one.childId,
+        day: (one) => one.day,
+      }),
+      ofChild: (childId) =>
+        (samplesOf.all(childId) as string[]).map((body) => JSON.parse(body) as SampleLine),
+    },
     days: {
       find(day) {
         const body = sheet.get(day) as string | undefined;

@@ -17,7 +17,8 @@ export type ListPart =
   | 'notes'
   | 'weeks'
   | 'prints'
-  | 'families';
+  | 'families'
+  | 'samples';
 
 const BODIES: Readonly<Record<Exclude<ListPart, 'sittings'>, string>> = {
   children: 'SELECT body FROM children ORDER BY rowid',
@@ -35,6 +36,7 @@ const BODIES: Readonly<Record<Exclude<ListPart, 'sittings'>, string>> = {
   weeks: 'SELECT body FROM weeks ORDER BY from_day',
   prints: 'SELECT body FROM print_items ORDER BY rowid',
   families: 'SELECT body FROM family_letters ORDER BY rowid',
+  samples: 'SELECT body FROM work_samples ORDER BY rowid',
 };
 
 /** Every row of a part, as it was kept, in the order in which it arrived. */

@@ -85,6 +85,7 @@ describe('a server that is killed while all records change', () => {
       pegs: [],
       notes: [],
       families: [],
+      samples: [],
       prints: [],
     };
     const copy = (await ask(`${url}/records/backups`, 'POST', {})).body as { name: string };

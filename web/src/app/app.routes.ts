@@ -98,6 +98,10 @@ export const routes: Routes = [
         loadComponent: () => import('./places/children/sittings-tab').then((m) => m.SittingsTab),
       },
       {
+        path: 'work',
+        loadComponent: () => import('./places/children/samples-tab').then((m) => m.SamplesTab),
+      },
+      {
         path: 'family',
         loadComponent: () => import('./places/children/family-tab').then((m) => m.FamilyTab),
       },

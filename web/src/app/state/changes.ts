@@ -26,6 +26,14 @@ function events(): Observable<Change | 'open'> {
   });
 }
 
+/** What no plan rests on. */
+const APART_FROM_PLANS: ReadonlySet<Change['what']> = new Set([
+  'evidence',
+  'prints',
+  'families',
+  'samples',
+]);
+
 /** What changed on the server, on this or another device, is loaded again where it is on screen. */
 export const followChanges = createEffect(
   (actions = inject(Actions), store = inject(Store), outbox = inject(Outbox)) => {
@@ -53,12 +61,7 @@ export const followChanges = createEffect(
           if (change.day === null || change.day === answer?.day) wanted.push(...day);
         }
         // What a plan rests on, or what it holds; what was noted changes only what counts.
-        if (
-          monday !== null &&
-          change.what !== 'evidence' &&
-          change.what !== 'prints' &&
-          change.what !== 'families'
-        ) {
+        if (monday !== null && !APART_FROM_PLANS.has(change.what)) {
           wanted.push(WeekActions.opened({ from: monday }));
         }
         if (change.what === 'evidence' || change.what === 'children') {

@@ -33,6 +33,7 @@ const TABS: readonly (readonly [path: string, title: string])[] = [
   ['measuring', 'Measuring'],
   ['slips', 'Slips'],
   ['sittings', 'Sittings'],
+  ['work', 'Work'],
   ['family', 'Family'],
 ];
 

@@ -1,0 +1,214 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  input,
+  signal,
+} from '@angular/core';
+import { MOST_SAMPLE_BYTES, SampleLine, type WorkSample } from '@gumo/core/vocabulary';
+import { Store } from '@ngrx/store';
+import { v7 as uuid } from 'uuid';
+import * as v from 'valibot';
+import { Api } from '../../common/api';
+import { Clock } from '../../common/clock';
+import { Icon } from '../../common/icon';
+import { dayWords } from '../../common/words';
+import { householdFeature } from '../../state/household';
+import { asPlainJpeg } from './plain-jpeg';
+
+const Lines = v.array(SampleLine);
+
+/** Pictures of a child's work, the newest first; drawn anew on this device before they are kept. */
+@Component({
+  selector: 'gumo-samples-tab',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [Icon],
+  template: `
+    <header>
+      <label class="button filled pick">
+        <gumo-icon name="add" /> A picture of a drawing or sheet
+        <input
+          #picked
+          class="unseen"
+          type="file"
+          accept="image/*"
+          (change)="choose(picked.files); picked.value = ''"
+        />
+      </label>
+      <p class="soft">
+        Drawn anew here before it is kept, so that nothing of where and with what it was taken
+        stays.
+      </p>
+    </header>
+    @if (message(); as text) {
+      <p class="caution" role="alert">{{ text }}</p>
+    }
+    @if (draft(); as image) {
+      <form class="sheet" (submit)="keep($event)">
+        <img [src]="'data:image/jpeg;base64,' + image" alt="The picture as it will be kept" />
+        <div class="fields">
+          <label>
+            Made on
+            <input
+              #made
+              type="date"
+              [max]="today()"
+              [value]="day()"
+              (input)="day.set(made.value)"
+            />
+          </label>
+          <label>
+            At
+            <select #which (change)="activityId.set(which.value)">
+              <option value="">no activity</option>
+              @for (one of activities(); track one.id) {
+                <option [value]="one.id" [selected]="one.id === activityId()">
+                  {{ one.title }}
+                </option>
+              }
+            </select>
+          </label>
+          <label>
+            In the child’s words, or yours
+            <textarea
+              #said
+              rows="3"
+              maxlength="400"
+              [value]="words()"
+              (input)="words.set(said.value)"
+            ></textarea>
+          </label>
+          <div class="ways">
+            <button type="button" class="button" (click)="draft.set(null)">No</button>
+            <button type="submit" class="button filled">Keep</button>
+          </div>
+        </div>
+      </form>
+    }
+    <ul>
+      @for (line of lines(); track line.id) {
+        <li class="sheet">
+          <a [href]="picture(line)" target="_blank" rel="noopener">
+            <img [src]="picture(line)" loading="lazy" [alt]="'Work of ' + dayWords(line.day)" />
+          </a>
+          <p>
+            <strong>{{ dayWords(line.day) }}</strong>
+            <span class="soft">{{ titleOf(line) }}</span>
+          </p>
+          @if (line.words) {
+            <p>{{ line.words }}</p>
+          }
+          <button
+            type="button"
+            class="button"
+            [attr.aria-label]="'Take out the work of ' + dayWords(line.day)"
+            (click)="remove(line)"
+          >
+            <gumo-icon name="remove" />
+          </button>
+        </li>
+      } @empty {
+        @if (loaded() && !draft()) {
+          <li class="sheet soft none">
+            Drawings and sheets can be kept here with their date: numerals written, patterns drawn,
+            a chart of the walk.
+          </li>
+        }
+      }
+    </ul>
+  `,
+  styleUrl: './samples-tab.scss',
+})
+export class SamplesTab {
+  readonly id = input.required<string>();
+
+  private readonly api = inject(Api);
+  private readonly clock = inject(Clock);
+  private readonly activityById = inject(Store).selectSignal(householdFeature.selectActivityById);
+
+  protected readonly dayWords = dayWords;
+  protected readonly today = computed(() => this.clock.today());
+  protected readonly activities = computed(() =>
+    [...this.activityById().values()].sort((a, b) => a.title.localeCompare(b.title)),
+  );
+  protected readonly lines = signal<readonly SampleLine[]>([]);
+  protected readonly loaded = signal(false);
+  protected readonly message = signal<string | null>(null);
+  /** The picture that is about to be kept, as base64. */
+  protected readonly draft = signal<string | null>(null);
+  protected readonly day = signal('');
+  protected readonly words = signal('');
+  protected readonly activityId = signal('');
+
+  constructor() {
+    effect(() => void this.load(this.id()));
+  }
+
+  private async load(id: string): Promise<void> {
+    try {
+      this.lines.set(await this.api.get(`/samples/of/${id}`, Lines));
+      this.loaded.set(true);
+    } catch (error) {
+      this.message.set((error as Error).message);
+    }
+  }
+
+  protected picture = ({ id }: SampleLine): string => `/api/samples/${id}/picture.jpg`;
+
+  protected titleOf({ activityId }: SampleLine): string {
+    return activityId === null ? '' : (this.activityById().get(activityId)?.title ?? '');
+  }
+
+  protected async choose(files: FileList | null): Promise<void> {
+    const [file] = files ?? [];
+    if (!file) return;
+    this.message.set(null);
+    try {
+      this.draft.set(await asPlainJpeg(file, MOST_SAMPLE_BYTES));
+      this.day.set(this.today());
+      this.words.set('');
+      this.activityId.set('');
+    } catch {
+      this.message.set('This file is no picture that can be shown here; take a JPEG or PNG.');
+    }
+  }
+
+  protected async keep(event: Event): Promise<void> {
+    event.preventDefault();
+    const image = this.draft();
+    if (image === null) return;
+    const sample: WorkSample = {
+      id: uuid(),
+      childId: this.id(),
+      day: this.day(),
+      activityId: this.activityId() || null,
+      words: this.words().trim(),
+      image,
+      version: 1,
+    };
+    try {
+      const kept = await this.api.send('POST', '/samples', sample, SampleLine);
+      this.lines.update((all) => [kept, ...all].sort((a, b) => b.day.localeCompare(a.day)));
+      this.draft.set(null);
+      this.message.set(null);
+    } catch (error) {
+      this.message.set((error as Error).message);
+    }
+  }
+
+  protected async remove(line: SampleLine): Promise<void> {
+    try {
+      await this.api.send(
+        'DELETE',
+        `/samples/${line.id}?version=${line.version}`,
+        undefined,
+        v.null(),
+      );
+      this.lines.update((all) => all.filter((one) => one.id !== line.id));
+    } catch (error) {
+      this.message.set((error as Error).message);
+    }
+  }
+}
