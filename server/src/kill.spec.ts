@@ -1,56 +1,14 @@
-import { type ChildProcess, spawn } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
-import { fileURLToPath } from 'node:url';
+import { KilledServer } from './testing/killed-server.js';
 import { aChild, aTry, ask } from './testing/world.js';
 
-const SERVE = `
-  import { serve } from ${JSON.stringify(new URL('./serve.js', import.meta.url).href)};
-  const running = await serve({
-    databasePath: process.env.GUMO_DATA, port: 0, demoPath: null, webFolder: null,
-    today: () => '2026-03-10',
-  });
-  process.stdout.write('port ' + running.port + '\\n');
-`;
-
 describe('a server that is killed', () => {
-  const folder = mkdtempSync(join(tmpdir(), 'gumo-kill-'));
-  let server: ChildProcess;
-
-  function start(): Promise<string> {
-    server = spawn(process.execPath, ['--input-type=module', '-e', SERVE], {
-      cwd: fileURLToPath(new URL('../', import.meta.url)),
-      env: { ...process.env, GUMO_DATA: join(folder, 'gumo.db') },
-      stdio: ['ignore', 'pipe', 'inherit'],
-    });
-    return new Promise((resolve, reject) => {
-      server.once('exit', (code) => reject(new Error(`the server ended with ${code}`)));
-      server.stdout?.on('data', (text) => {
-        const port = /port (\d+)/.exec(String(text))?.[1];
-        if (port) resolve(`http://127.0.0.1:${port}/api`);
-      });
-    });
-  }
-
-  const kill = (): Promise<unknown> => {
-    const gone = new Promise((resolve) => {
-      server.removeAllListeners('exit');
-      server.once('exit', resolve);
-    });
-    server.kill('SIGKILL');
-    return gone;
-  };
-
-  afterAll(async () => {
-    await kill();
-    rmSync(folder, { recursive: true, force: true });
-  });
+  const server = new KilledServer();
+  afterAll(() => server.remove());
 
   it('loses no answered observation and doubles none, killed twenty times between two tries', async () => {
     const child = aChild();
     const answered = new Set<string>();
-    let url = await start();
+    let url = await server.start();
     await ask(`${url}/children`, 'POST', child);
     for (let round = 0; round < 20; round++) {
       const one = aTry(child.id);
@@ -62,9 +20,9 @@ describe('a server that is killed', () => {
       const onItsWay = ask(`${url}/observations`, 'POST', { observations: [two] }).catch(
         () => null,
       );
-      await kill();
+      await server.kill();
       await onItsWay;
-      url = await start();
+      url = await server.start();
       await ask(`${url}/observations`, 'POST', { observations: [two] });
       answered.add(two.id);
     }
@@ -79,5 +37,5 @@ describe('a server that is killed', () => {
     }
     expect(kept.length).toBe(40);
     expect(new Set(kept)).toEqual(answered);
-  }, 120_000);
+  });
 });

@@ -1,57 +1,20 @@
-import { type ChildProcess, spawn } from 'node:child_process';
-import { mkdtempSync, readdirSync, rmSync, watch } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { readdirSync, watch } from 'node:fs';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import type { HouseholdFile } from '@gumo/core/exchange';
 import { seeded } from '@gumo/core/numbers';
 import type { Child } from '@gumo/core/vocabulary';
 import Database from 'better-sqlite3';
+import { KilledServer } from '../testing/killed-server.js';
 import { ask } from '../testing/world.js';
 
 const DEMO = fileURLToPath(new URL('../../../demo/spindle-cottage.json', import.meta.url));
-const SERVE = `
-  import { serve } from ${JSON.stringify(new URL('../serve.js', import.meta.url).href)};
-  const running = await serve({
-    databasePath: process.env.GUMO_DATA, port: 0, demoPath: ${JSON.stringify(DEMO)},
-    webFolder: null, today: () => '2026-03-10',
-  });
-  process.stdout.write('port ' + running.port + '\\n');
-`;
-
 const MOST_CHANGES = 200;
 
 describe('a server that is killed while all records change', () => {
-  const folder = mkdtempSync(join(tmpdir(), 'gumo-keeping-'));
-  const path = join(folder, 'gumo.db');
-  let server: ChildProcess;
-
-  function start(): Promise<string> {
-    server = spawn(process.execPath, ['--input-type=module', '-e', SERVE], {
-      cwd: fileURLToPath(new URL('../../', import.meta.url)),
-      env: { ...process.env, GUMO_DATA: path },
-      stdio: ['ignore', 'pipe', 'inherit'],
-    });
-    return new Promise((resolve, reject) => {
-      server.once('exit', (code) => reject(new Error(`the server ended with ${code}`)));
-      server.stdout?.on('data', (text) => {
-        const port = /port (\d+)/.exec(String(text))?.[1];
-        if (port) resolve(`http://127.0.0.1:${port}/api`);
-      });
-    });
-  }
-  const kill = (): Promise<unknown> => {
-    const gone = new Promise((resolve) => {
-      server.removeAllListeners('exit');
-      server.once('exit', resolve);
-    });
-    server.kill('SIGKILL');
-    return gone;
-  };
-  afterAll(async () => {
-    await kill();
-    rmSync(folder, { recursive: true, force: true });
-  });
+  const server = new KilledServer(DEMO);
+  const { folder, databasePath: path } = server;
+  afterAll(() => server.remove());
 
   /** When so many changes were made to the files of the household, among them its copies. */
   function changes(many: number): Promise<void> {
@@ -71,7 +34,7 @@ describe('a server that is killed while all records change', () => {
 
   it('has the old records or the new ones, whole, whenever it ends', async () => {
     const random = seeded(7);
-    let url = await start();
+    let url = await server.start();
     const whole = (await ask(`${url}/records/household.json`, 'GET')).body as HouseholdFile;
     expect(Object.keys(whole)).toContain('children');
     const one = whole.children[0]!;
@@ -101,11 +64,11 @@ describe('a server that is killed while all records change', () => {
       // Somewhere on the way: after so many changes to the files of the household, drawn by chance.
       // Every fourth is let finish.
       await (round % 4 === 3 ? work : Promise.race([moment, work]));
-      await kill();
+      await server.kill();
       const db = new Database(path);
       expect(db.pragma('integrity_check', { simple: true })).toBe('ok');
       db.close();
-      url = await start();
+      url = await server.start();
       const many = await childrenAt(url);
       expect([1, whole.children.length]).toContain(many);
       seen.add(many);

@@ -18,6 +18,7 @@ import { type Context, childOf, param } from './context.js';
 import { needsFor } from './cupboard.js';
 import { familyBlocks, goalBlocks } from './families.js';
 import { cardsOfWeek } from './exports.js';
+import { sendPdf } from './send-pdf.js';
 
 const WEEKDAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
 
@@ -28,12 +29,8 @@ export function papersRoutes(context: Context): Router {
   const measure = measureWords();
   const paper = () => store.household.all()[0]?.paper ?? 'a4';
 
-  async function send(response: Response, name: string, ...sheets: Sheet[]): Promise<void> {
-    const file = await printer.pdf(sheets);
-    response.type('application/pdf');
-    response.setHeader('content-disposition', `inline; filename="${name}.pdf"`);
-    response.send(Buffer.from(file));
-  }
+  const send = (response: Response, name: string, ...sheets: Sheet[]): Promise<void> =>
+    sendPdf(response, printer, name, sheets);
 
   router.get('/week/:from.pdf', async (request: Request, response) => {
     const from = checked(WeekSheet.entries.from, param(request, 'from'));

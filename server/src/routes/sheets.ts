@@ -13,12 +13,13 @@ import {
   usualWish,
 } from '@gumo/core/sheets';
 import { type Child, Day, Id, type Use, addDays } from '@gumo/core/vocabulary';
-import { type Request, type Response, Router } from 'express';
+import { type Request, Router } from 'express';
 import * as v from 'valibot';
 import { Problem, checked, notFound, wrongField } from '../problems.js';
 import { type Context, param } from './context.js';
 import { activityIn, needsFor } from './cupboard.js';
 import { rowsRoutes } from './rows.js';
+import { sendPdf } from './send-pdf.js';
 
 const number = v.optional(v.pipe(v.string(), v.transform(Number)));
 const words = v.optional(v.string());
@@ -104,13 +105,6 @@ export function sheetsRoutes(context: Context): Router {
     }
   }
 
-  async function sendPdf(response: Response, name: string, sheets: readonly Sheet[]) {
-    const file = await printer.pdf(sheets);
-    response.type('application/pdf');
-    response.setHeader('content-disposition', `inline; filename="${name}.pdf"`);
-    response.send(Buffer.from(file));
-  }
-
   /** Everything that was collected, as one file. */
   router.get('/tray.pdf', async (_request, response) => {
     const sheets = store.prints.all().flatMap(({ kind, childId, wish }) => {
@@ -118,7 +112,7 @@ export function sheetsRoutes(context: Context): Router {
       return found ? [made(found, { ...wish, owner: nameOf(childId) })] : [];
     });
     if (sheets.length === 0) throw new Problem(422, 'Nothing is collected to be printed yet.');
-    await sendPdf(response, 'tray', sheets);
+    await sendPdf(response, printer, 'tray', sheets);
   });
 
   router.use(
@@ -135,7 +129,7 @@ export function sheetsRoutes(context: Context): Router {
         if (childId !== null && !store.children.has(childId)) {
           throw wrongField('childId', 'is no child of this household');
         }
-        made(found, wish);
+        made(found, { ...wish, owner: nameOf(childId) });
       },
     }),
   );
@@ -186,7 +180,9 @@ export function sheetsRoutes(context: Context): Router {
   });
 
   router.get('/:kind.pdf', async (request, response) => {
-    await sendPdf(response, param(request, 'kind'), [made(kindOf(request), wishOf(request))]);
+    await sendPdf(response, printer, param(request, 'kind'), [
+      made(kindOf(request), wishOf(request)),
+    ]);
   });
 
   router.get('/:kind.svg', (request, response) => {

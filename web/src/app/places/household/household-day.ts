@@ -1,25 +1,9 @@
-import {
-  ChangeDetectionStrategy,
-  Component,
-  computed,
-  effect,
-  inject,
-  signal,
-  untracked,
-} from '@angular/core';
-import {
-  BANDS,
-  type Band,
-  Household as HouseholdSchema,
-  type Household as Settings,
-  type Moment,
-} from '@gumo/core/vocabulary';
-import { Store } from '@ngrx/store';
-import * as v from 'valibot';
-import { Api, ApiProblem } from '../../common/api';
+import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { BANDS, type Band, type Moment } from '@gumo/core/vocabulary';
+import type * as v from 'valibot';
 import { faultWords } from '../../common/faults';
 import { Icon } from '../../common/icon';
-import { HouseholdActions, householdFeature } from '../../state/household';
+import { HouseholdDraft } from './household-draft';
 import { HouseholdNav } from './household-nav';
 
 const WEEKDAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
@@ -34,6 +18,7 @@ const BAND_WORDS: Record<Band, string> = {
   selector: 'gumo-household-day',
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [HouseholdNav, Icon],
+  providers: [HouseholdDraft],
   template: `
     <gumo-household-nav />
     <h1>The day</h1>
@@ -136,34 +121,17 @@ const BAND_WORDS: Record<Band, string> = {
   styleUrl: './household-day.scss',
 })
 export class HouseholdDay {
-  private readonly store = inject(Store);
-  private readonly api = inject(Api);
-  private readonly household = this.store.selectSignal(householdFeature.selectHousehold);
+  private readonly settings = inject(HouseholdDraft);
   protected readonly weekdays = WEEKDAYS;
   protected readonly bands = BANDS;
   protected readonly bandWords = BAND_WORDS;
-  protected readonly draft = signal<Settings | null>(null);
-  protected readonly message = signal<string | null>(null);
-  protected readonly kept = signal(false);
-  protected readonly changed = computed(
-    () => JSON.stringify(this.draft()) !== JSON.stringify(this.household()),
-  );
-
-  constructor() {
-    effect(() => {
-      const household = this.household();
-      untracked(() => this.draft.set(household));
-    });
-  }
-
-  private change(next: (settings: Settings) => Settings): void {
-    this.kept.set(false);
-    this.message.set(null);
-    this.draft.update((draft) => draft && next(draft));
-  }
+  protected readonly draft = this.settings.draft.asReadonly();
+  protected readonly message = this.settings.message.asReadonly();
+  protected readonly kept = this.settings.kept.asReadonly();
+  protected readonly changed = this.settings.changed;
 
   protected toggleDay(day: number): void {
-    this.change((settings) => ({
+    this.settings.change((settings) => ({
       ...settings,
       openDays: settings.openDays.includes(day)
         ? settings.openDays.filter((one) => one !== day)
@@ -172,7 +140,7 @@ export class HouseholdDay {
   }
 
   protected set(at: number, more: Partial<Moment>): void {
-    this.change((settings) => ({
+    this.settings.change((settings) => ({
       ...settings,
       moments: settings.moments.map((one, i) => (i === at ? { ...one, ...more } : one)),
     }));
@@ -185,14 +153,14 @@ export class HouseholdDay {
   }
 
   protected remove(at: number): void {
-    this.change((settings) => ({
+    this.settings.change((settings) => ({
       ...settings,
       moments: settings.moments.filter((_, i) => i !== at),
     }));
   }
 
   protected add(): void {
-    this.change((settings) => {
+    this.settings.change((settings) => {
       let n = settings.moments.length + 1;
       while (settings.moments.some((one) => one.id === `moment-${n}`)) n++;
       const moment: Moment = {
@@ -207,31 +175,13 @@ export class HouseholdDay {
     });
   }
 
-  protected async keep(event: Event): Promise<void> {
+  protected keep(event: Event): Promise<void> {
     event.preventDefault();
-    const draft = this.draft();
-    const inOrder = draft && {
-      ...draft,
-      moments: [...draft.moments].sort((a, b) => a.time.localeCompare(b.time)),
-    };
-    const checked = v.safeParse(HouseholdSchema, inOrder);
-    if (!checked.success) {
-      this.message.set(this.wordsFor(checked.issues));
-      return;
-    }
-    try {
-      await this.api.send('PUT', '/household', checked.output, HouseholdSchema);
-      this.message.set(null);
-      this.kept.set(true);
-      this.store.dispatch(HouseholdActions.libraryChanged());
-    } catch (error) {
-      const late = error instanceof ApiProblem && error.status === 409;
-      this.message.set(
-        late
-          ? 'This was changed on another device. Reload, then change it again.'
-          : (error as Error).message,
-      );
-    }
+    this.settings.change((settings) => ({
+      ...settings,
+      moments: [...settings.moments].sort((a, b) => a.time.localeCompare(b.time)),
+    }));
+    return this.settings.keep((issues) => this.wordsFor(issues));
   }
 
   /** Which moment is wrong, by its name or place, and how. */
@@ -239,8 +189,7 @@ export class HouseholdDay {
     const words = faultWords(issues);
     const [, at = '', field = ''] = /^moments\.(\d+)\.(\w+)/.exec(words) ?? [];
     if (at === '') return words;
-    const sorted = [...(this.draft()?.moments ?? [])].sort((a, b) => a.time.localeCompare(b.time));
-    const name = sorted[Number(at)]?.name;
+    const name = this.draft()?.moments[Number(at)]?.name;
     return `${name ? `“${name}”` : `Moment ${Number(at) + 1}`}: ${field} ${issues[0].message}.`;
   }
 }

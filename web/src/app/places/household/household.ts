@@ -1,21 +1,9 @@
-import {
-  ChangeDetectionStrategy,
-  Component,
-  computed,
-  effect,
-  inject,
-  signal,
-  untracked,
-} from '@angular/core';
+import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { PLAN_SECONDS, TABLES_A_DAY, TABLE_MINUTES_A_DAY } from '@gumo/core/planning';
-import { Household as HouseholdSchema, type Household as Settings } from '@gumo/core/vocabulary';
-import { Store } from '@ngrx/store';
-import * as v from 'valibot';
-import { Api, ApiProblem } from '../../common/api';
-import { faultWords } from '../../common/faults';
+import type { Household as Settings } from '@gumo/core/vocabulary';
 import { COUNTING_LANGUAGES } from '../../common/number-words';
 import { languageName } from '../../common/words';
-import { HouseholdActions, householdFeature } from '../../state/household';
+import { HouseholdDraft } from './household-draft';
 import { HouseholdNav } from './household-nav';
 
 type Choice = readonly [value: string, words: string];
@@ -196,6 +184,7 @@ const QUESTIONS: readonly Question[] = [
   selector: 'gumo-household',
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [HouseholdNav],
+  providers: [HouseholdDraft],
   template: `
     <gumo-household-nav />
     <h1>Household</h1>
@@ -277,62 +266,31 @@ const QUESTIONS: readonly Question[] = [
   styleUrl: './household.scss',
 })
 export class Household {
-  private readonly store = inject(Store);
-  private readonly api = inject(Api);
-  private readonly household = this.store.selectSignal(householdFeature.selectHousehold);
+  private readonly settings = inject(HouseholdDraft);
   protected readonly questions = QUESTIONS;
   protected readonly languages = COUNTING_LANGUAGES;
   protected readonly nameOf = languageName;
-  protected readonly draft = signal<Settings | null>(null);
-  protected readonly message = signal<string | null>(null);
-  protected readonly kept = signal(false);
-  protected readonly changed = computed(
-    () => JSON.stringify(this.draft()) !== JSON.stringify(this.household()),
-  );
-
-  constructor() {
-    effect(() => {
-      const household = this.household();
-      untracked(() => this.draft.set(household));
-    });
-  }
+  protected readonly draft = this.settings.draft.asReadonly();
+  protected readonly message = this.settings.message.asReadonly();
+  protected readonly kept = this.settings.kept.asReadonly();
+  protected readonly changed = this.settings.changed;
 
   protected rename(name: string): void {
-    this.kept.set(false);
-    this.draft.update((draft) => draft && { ...draft, name });
+    this.settings.change((household) => ({ ...household, name }));
   }
 
   protected speak(languages: readonly string[], tag: string, also: boolean): void {
     if (tag === '') return;
     const next = also ? [...languages, tag] : languages.filter((one) => one !== tag);
-    this.kept.set(false);
-    this.draft.update((draft) => draft && { ...draft, languages: next });
+    this.settings.change((household) => ({ ...household, languages: next }));
   }
 
   protected choose(question: Question, value: string): void {
-    this.kept.set(false);
-    this.draft.update((draft) => draft && question.set(draft, value));
+    this.settings.change((household) => question.set(household, value));
   }
 
-  protected async keep(event: Event): Promise<void> {
+  protected keep(event: Event): Promise<void> {
     event.preventDefault();
-    const checked = v.safeParse(HouseholdSchema, this.draft());
-    if (!checked.success) {
-      this.message.set(faultWords(checked.issues));
-      return;
-    }
-    try {
-      await this.api.send('PUT', '/household', checked.output, HouseholdSchema);
-      this.message.set(null);
-      this.kept.set(true);
-      this.store.dispatch(HouseholdActions.libraryChanged());
-    } catch (error) {
-      const late = error instanceof ApiProblem && error.status === 409;
-      this.message.set(
-        late
-          ? 'This was changed on another device. Reload, then change it again.'
-          : (error as Error).message,
-      );
-    }
+    return this.settings.keep();
   }
 }
