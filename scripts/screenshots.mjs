@@ -127,7 +127,7 @@ const VIEWS = [
   ['run', DESK, 'light', sit],
   ['run-phone', PHONE, 'light', sit],
   ['child', DESK, 'light', (page) => openChild(page, 'Kofi', 'bond-5')],
-  ['child-numerals', DESK, 'light', (page) => openTab(page, 'Mirela', 'Numerals')],
+  ['family', DESK, 'light', (page) => openTab(page, 'Kofi', 'Family')],
   ['measure-weigh', DESK, 'light', weigh],
   ['print', DESK, 'light', sheets],
   ['week-why', DESK, 'light', whyCard],
