@@ -127,6 +127,9 @@ describe('tries as a table', () => {
       });
       expect(answer.status).withContext(wrong).toBe(400);
     }
+    const odd = { child: 'constructor', day: '__proto__', skill: 'toString', outcome: null };
+    const said = await send('child,day\nWren,2026-03-02\n', { mapping: odd, dry: true });
+    expect([said.added, said.refused]).toEqual([0, 1]);
     expect(await notedOf()).toEqual([known]);
   });
 });

@@ -89,7 +89,9 @@ export function readTries(store: Store, text: string, chosen: Mapping | null): T
   parsed.data.forEach((data, i) => {
     const cells = (column: TryColumn): string => {
       const name = mapping[column];
-      return name === null || name === undefined ? '' : plainCell(data[name] ?? '');
+      // A column may be called anything, "constructor" too.
+      const cell = name && Object.hasOwn(data, name) ? data[name] : '';
+      return plainCell(typeof cell === 'string' ? cell : '');
     };
     const read = tryOfRow(cells, ids, (words) => uuidOf(words, TRIES));
     const row = i + 2;
