@@ -122,4 +122,14 @@ describe('the outbox', () => {
     expect(await outbox.waiting()).toEqual([]);
     expect(state().refused).toBe('No such child.');
   });
+
+  it('keeps one that is refused from taking others of its batch with it', async () => {
+    answer = () => new Unreachable();
+    await keepAll([observation('a'), observation('b'), observation('c')]);
+    answer = (one) => (ids(one).includes('b') ? new ApiProblem(422, 'No such child.') : null);
+    await outbox.flush();
+    expect(sent.flatMap(ids)).toEqual(['a', 'c']);
+    expect(await outbox.waiting()).toEqual([]);
+    expect(state().refused).toBe('No such child.');
+  });
 });

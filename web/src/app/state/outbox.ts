@@ -137,16 +137,13 @@ export class Outbox {
       const count = alone ? 1 : like < 0 ? parcels.length : like;
       const batch = parcels.slice(0, count);
       try {
-        await this.post(batch);
-      } catch (error) {
-        if (!(error instanceof ApiProblem) || error.status >= 500 || error.status === 429) {
-          this.store.dispatch(
-            OutboxActions.counted({ waiting: await db.count('waiting'), reachable: false }),
-          );
-          setTimeout(() => void this.flush(), RETRY_MS);
-          return;
-        }
-        await this.setAside(db, batch, error.message);
+        await this.deliver(db, batch);
+      } catch {
+        this.store.dispatch(
+          OutboxActions.counted({ waiting: await db.count('waiting'), reachable: false }),
+        );
+        setTimeout(() => void this.flush(), RETRY_MS);
+        return;
       }
       for (const key of keys.slice(0, count)) await db.delete('waiting', key);
       sent = true;
@@ -156,14 +153,26 @@ export class Outbox {
     if (sent) this.store.dispatch(OutboxActions.emptied({ childIds: [...children] }));
   }
 
-  /** What the server will never take is kept apart and said, not thrown away. */
-  private async setAside(
-    db: IDBPDatabase<OutboxSchema>,
-    batch: readonly Parcel[],
-    message: string,
-  ): Promise<void> {
-    for (const parcel of batch) await db.add('refused', { parcel, message });
-    this.store.dispatch(OutboxActions.refused({ message }));
+  /**
+   * Sends a batch. Where it is refused, each parcel goes alone, so that one that the server will never
+   * take, such as a try of a child who was forgotten, takes no other with it; that one is kept apart
+   * and said, not thrown away.
+   * @throws Error where the server cannot take anything now
+   */
+  private async deliver(db: IDBPDatabase<OutboxSchema>, batch: readonly Parcel[]): Promise<void> {
+    try {
+      await this.post(batch);
+    } catch (error) {
+      if (!(error instanceof ApiProblem) || error.status >= 500 || error.status === 429)
+        throw error;
+      const [parcel, ...more] = batch;
+      if (more.length > 0) {
+        for (const one of batch) await this.deliver(db, [one]);
+      } else if (parcel) {
+        await db.add('refused', { parcel, message: error.message });
+        this.store.dispatch(OutboxActions.refused({ message: error.message }));
+      }
+    }
   }
 
   private post(batch: readonly Parcel[]): Promise<unknown> {
