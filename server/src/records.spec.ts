@@ -41,6 +41,12 @@ describe('copies of the records', () => {
     await world.restart();
     expect(await namesOf(world)).toEqual(['Juno', 'Wren']);
     expect((await stateOf(world)).notice).toBe('');
+    const audit = (await world.ask('GET', '/records/audit')).body as {
+      what: string;
+      detail: string;
+    }[];
+    expect(audit[0]).toEqual(jasmine.objectContaining({ what: 'restored', detail: before }));
+    expect(JSON.stringify(audit)).not.toMatch(/Wren|Juno/);
     // Nothing is left lying beside the records.
     expect(
       readdirSync(world.folder).filter((one) => /restoring|writing|reading/.test(one)),

@@ -6,11 +6,12 @@ import { type Logger, pino } from 'pino';
 import { createApp } from './app.js';
 import { makeChanges } from './changes.js';
 import { openDatabase } from './database/open.js';
-import { storeIn } from './database/store.js';
+import { type Store, storeIn } from './database/store.js';
 import { loadDemo, startEmpty } from './household.js';
 import { backupsOf } from './keeping/backups.js';
 import { sweep, takePlace } from './keeping/take-place.js';
 import { makePlanner } from './planning/planner.js';
+import type { RecordsNote } from './routes/context.js';
 import { makePrinter } from './sheets/printer.js';
 import { progressIn } from './progress.js';
 
@@ -50,7 +51,7 @@ export async function serve(options: ServeOptions): Promise<Running> {
   const { webFolder, requestsAMinute } = options;
 
   /** The records and everything that answers from them, until other records take their place. */
-  function open(): { db: Database; isNew: boolean; app: Express; settle: () => Promise<void> } {
+  function open(): { db: Database; store: Store; isNew: boolean; app: Express } {
     const { db, isNew } = openDatabase(options.databasePath);
     const store = storeIn(db);
     if (store.household.all().length === 0) {
@@ -72,17 +73,19 @@ export async function serve(options: ServeOptions): Promise<Running> {
       webFolder,
       ...(requestsAMinute === undefined ? {} : { requestsAMinute }),
     });
-    return { db, isNew, app, settle: () => store.enqueue(() => undefined) };
+    return { db, store, isNew, app };
   }
 
   /** Puts another database in the place of this one, between two requests. */
-  async function replaceWith(candidate: string): Promise<void> {
-    await current.settle();
+  async function replaceWith(candidate: string, note: RecordsNote): Promise<void> {
+    // What was sent before is kept before.
+    await current.store.enqueue(() => undefined);
     try {
       takePlace(current.db, candidate, options.databasePath);
     } finally {
       current = open();
     }
+    current.store.audit.add(note.what, note.detail);
     for (const what of ['children', 'household', 'things', 'plan', 'prints'] as const) {
       changes.tell({ what, childIds: [], day: null });
     }

@@ -61,6 +61,7 @@ export function childrenRoutes(context: Context): Router {
     }
     await store.enqueue(() => undefined);
     store.forget(child.id);
+    store.audit.add('forgotten', 'a child');
     context.progress.drop(child.id);
     tell(child.id);
     const { backups } = context.records;

@@ -1,12 +1,19 @@
 import type { Child } from '@gumo/core/vocabulary';
 import type { Request } from 'express';
 import type { Changes } from '../changes.js';
+import type { AuditWhat } from '../database/audit.js';
 import type { Store } from '../database/store.js';
 import type { Backups } from '../keeping/backups.js';
 import type { Planner } from '../planning/planner.js';
 import { notFound } from '../problems.js';
 import type { Progress } from '../progress.js';
 import type { Printer } from '../sheets/printer.js';
+
+/** What was done, and with which file. */
+export interface RecordsNote {
+  readonly what: AuditWhat;
+  readonly detail: string;
+}
 
 /** What every route works with. */
 export interface Context {
@@ -19,7 +26,8 @@ export interface Context {
   readonly records: {
     readonly databasePath: string;
     readonly backups: Backups;
-    replaceWith(candidate: string): Promise<void>;
+    /** @param note what is written down in the new records about it */
+    replaceWith(candidate: string, note: RecordsNote): Promise<void>;
   };
   /** Today on the household's calendar, for checks such as "not born in the future". */
   readonly today: () => string;

@@ -53,6 +53,7 @@ export function tablesRoutes(context: Context): Router {
   const router = Router();
 
   router.get('/observations.csv', async (_request, response) => {
+    store.audit.add('exported', 'observations.csv');
     response.type('text/csv').attachment('gumo-observations.csv');
     await pipeline(Readable.from(tryLines(store, store.facts.allStanding())), response);
   });
@@ -74,6 +75,7 @@ export function tablesRoutes(context: Context): Router {
         due: view.due ?? '',
       })),
     );
+    store.audit.add('exported', 'progress.csv');
     response.type('text/csv').attachment('gumo-progress.csv').send(csvOf(PROGRESS_COLUMNS, rows));
   });
 
@@ -94,7 +96,10 @@ export function tablesRoutes(context: Context): Router {
     const { text: table, mapping, dry } = checked(Tries, request.body);
     const { observations, ...said } = readTries(store, table, mapping);
     if (!dry && observations.length > 0) {
-      store.atomically(() => observations.forEach((one) => store.facts.addObservation(one)));
+      store.atomically(() => {
+        observations.forEach((one) => store.facts.addObservation(one));
+        store.audit.add('imported', `a table of ${observations.length} tries`);
+      });
       changes.tell({
         what: 'evidence',
         childIds: [...new Set(observations.map((one) => one.childId))],

@@ -18,6 +18,16 @@ const Backup = v.object({
 type Backup = v.InferOutput<typeof Backup>;
 const State = v.object({ backups: v.array(Backup), notice: v.string(), folder: v.string() });
 const Taken = v.object({ before: v.string() });
+const Audit = v.array(
+  v.object({ id: v.number(), at: v.string(), what: v.string(), detail: v.string() }),
+);
+const AUDIT_WORDS: Readonly<Record<string, string>> = {
+  exported: 'taken along',
+  imported: 'brought in',
+  restored: 'taken back',
+  forgotten: 'forgotten',
+  'copy-removed': 'copy removed',
+};
 
 const KIND_WORDS: Record<Backup['kind'], string> = {
   daily: 'of the day',
@@ -47,6 +57,8 @@ export class Records {
   protected readonly files = FILES;
   protected readonly kindWords = KIND_WORDS;
   protected readonly state = signal<v.InferOutput<typeof State> | null>(null);
+  protected readonly audit = signal<v.InferOutput<typeof Audit>>([]);
+  protected readonly auditWords = AUDIT_WORDS;
   protected readonly busy = signal('');
   protected readonly message = signal<string | null>(null);
   protected readonly said = signal('');
@@ -62,13 +74,15 @@ export class Records {
   private async load(): Promise<void> {
     try {
       this.state.set(await this.api.get('/records/backups', State));
+      this.audit.set(await this.api.get('/records/audit', Audit));
     } catch (error) {
       this.message.set((error as Error).message);
     }
   }
 
   /** "Tue 10 Mar, 9:20", in this machine's own time. */
-  protected when({ at }: Backup): string {
+  protected when({ at }: Pick<Backup, 'at'>): string {
+    // A copy's name has dashes for what a file may not be called.
     const instant = new Date(at.replace(/T(\d+)-(\d+)-(\d+)-(\d+)Z$/, 'T$1:$2:$3.$4Z'));
     const two = (n: number): string => String(n).padStart(2, '0');
     const day = `${instant.getFullYear()}-${two(instant.getMonth() + 1)}-${two(instant.getDate())}`;
