@@ -8,6 +8,7 @@ import { listWords } from '../../common/words';
 import { thingsFeature } from '../../state/things';
 import { MeasuringSitting } from './measuring-sitting';
 import { Takers } from './takers';
+import { ThingField } from './thing-field';
 
 type Heavier = Weighing['heavier'];
 type Down = 'thing' | 'units' | 'even';
@@ -20,7 +21,7 @@ const UNIT_G = 12;
 @Component({
   selector: 'gumo-balance',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Icon, PegMark, Takers],
+  imports: [Icon, PegMark, Takers, ThingField],
   templateUrl: './balance.html',
   styleUrls: ['./kit.scss', './balance.scss'],
 })
@@ -33,12 +34,12 @@ export class BalanceTool {
   protected readonly floor = Math.floor;
   protected readonly mode = signal<'things' | 'units'>('things');
   protected readonly real = signal(false);
-  protected readonly name = signal('');
   protected readonly things = signal<readonly { name: string; grams: number }[]>([]);
   protected readonly weighings = signal<readonly Weighing[]>([]);
-  protected readonly offered = computed(() =>
-    this.cupboard().filter((thing) => !this.things().some((one) => one.name === thing.name)),
-  );
+  protected readonly offered = computed(() => this.cupboard().map((one) => one.name));
+  /** More are not sorted in as few weighings as a child waits for. */
+  protected readonly full = computed(() => this.things().length >= MOST);
+  protected readonly names = computed(() => this.things().map((one) => one.name));
   protected readonly known = computed(
     () => new BalanceOrder(this.things().length, this.weighings()),
   );
@@ -104,13 +105,9 @@ export class BalanceTool {
   }
 
   protected add(name: string): void {
-    const clean = name.trim();
-    const isThere = this.things().some((one) => one.name === clean);
-    if (clean === '' || isThere || this.things().length >= MOST) return;
-    const thing = this.cupboard().find((one) => one.name === clean);
+    const thing = this.cupboard().find((one) => one.name === name);
     const ml = thing ? thingMl(thing.shape) : null;
-    this.things.update((some) => [...some, { name: clean, grams: heftOf(clean, ml) }]);
-    this.name.set('');
+    this.things.update((some) => [...some, { name, grams: heftOf(name, ml) }]);
     this.shown.set(null);
   }
 

@@ -41,6 +41,7 @@ import { thingsFeature } from '../../state/things';
 import { MeasuringSitting } from './measuring-sitting';
 import { Takers } from './takers';
 import { type OnTable, WeighRecords } from './weigh-records';
+import { ThingField } from './thing-field';
 
 const CAPACITY_G = 5000;
 const TICK_MS = 120;
@@ -54,7 +55,7 @@ const SIDES: readonly { readonly side: Side; readonly words: string }[] = [
 @Component({
   selector: 'gumo-weigh',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Icon, PegMark, Takers],
+  imports: [Icon, PegMark, Takers, ThingField],
   providers: [WeighRecords],
   templateUrl: './weigh.html',
   styleUrls: ['./kit.scss', './weigh.scss'],
@@ -73,13 +74,9 @@ export class Weigh {
     this.household()?.units === 'us' ? 'oz' : 'g',
   );
   protected readonly real = signal(false);
-  protected readonly name = signal('');
   protected readonly things = signal<readonly OnTable[]>([]);
-  protected readonly offered = computed(() =>
-    this.cupboard()
-      .filter((thing) => !this.things().some((one) => one.name === thing.name))
-      .slice(0, 40),
-  );
+  protected readonly offered = computed(() => this.cupboard().map((one) => one.name));
+  protected readonly names = computed(() => this.things().map((one) => one.name));
   /** The dividing weight in grams; null while none is chosen. */
   protected readonly divider = signal<number | null>(null);
   protected readonly suggestion = computed(() =>
@@ -170,22 +167,19 @@ export class Weigh {
   }
 
   protected add(name: string): void {
-    const clean = name.trim();
-    if (clean === '' || this.things().some((one) => one.name === clean)) return;
-    const thing = this.cupboard().find((one) => one.name === clean);
+    const thing = this.cupboard().find((one) => one.name === name);
     const ml = thing ? thingMl(thing.shape) : null;
-    const heft = heftOf(clean, ml);
+    const heft = heftOf(name, ml);
     this.things.update((some) => [
       ...some,
       {
         id: thing?.id ?? null,
-        name: clean,
+        name,
         heft,
         sizeMm3: ml === null ? null : ml * 1000,
         measured: null,
       },
     ]);
-    this.name.set('');
   }
 
   protected remove(name: string): void {
