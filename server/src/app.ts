@@ -3,6 +3,7 @@ import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import compression from 'compression';
 import express, {
+  Router,
   type ErrorRequestHandler,
   type Express,
   type RequestHandler,
@@ -11,7 +12,11 @@ import express, {
 import { rateLimit } from 'express-rate-limit';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
+import { askerOf } from './access/door.js';
+import { byRole, gate, sameOrigin } from './access/gate.js';
+import { signInRoutes } from './access/sign-in.js';
 import type { Changes } from './changes.js';
+import { accessRoutes } from './routes/access.js';
 import { Problem, notFound } from './problems.js';
 import { childrenRoutes } from './routes/children.js';
 import type { Context } from './routes/context.js';
@@ -54,24 +59,71 @@ export function createApp(options: AppOptions): Express {
   app.disable('x-powered-by');
   app.set('query parser', 'simple');
   app.set('etag', false);
-  app.use(logged(log));
-  app.use('/api', apiHeaders, apiRoutes(context, options.requestsAMinute ?? 6000));
-  if (options.webFolder !== null) {
-    app.use(pageHeaders, compression(), webRoutes(options.webFolder));
-  }
+  app.use(logged(log), apiHeaders, gate(context.door.access));
+  app.use('/api', apiRoutes(context, options.requestsAMinute ?? 6000));
+  app.use(pageHeaders, signInRoutes(context.door.access, options.webFolder));
+  if (options.webFolder !== null) app.use(compression(), webRoutes(options.webFolder));
   app.use(answerProblem(log));
   return app;
 }
 
-function apiRoutes(context: Context, requestsAMinute: number): express.Router {
-  const api = express.Router();
+type Mount = readonly [base: string, ...Router[]];
+
+/** Addresses that take and give files as they are, larger than any request of a screen. */
+const fileRoutes = (context: Context): readonly Mount[] => [
+  ['/records', recordsRoutes(context), tablesRoutes(context)],
+];
+
+/** Every other address of the API, below /api. */
+function jsonRoutes(context: Context): readonly Mount[] {
+  const plans = weekPlansIn(context);
+  return [
+    ['/access', accessRoutes(context)],
+    ['/plans', plansRoutes(context, plans)],
+    ['/', factsRoutes(context), cupboardRoutes(context)],
+    ['/household', householdRoutes(context)],
+    ['/children', childrenRoutes(context), progressRoutes(context)],
+    ['/sittings', sittingsRoutes(context)],
+    ['/days', daysRoutes(context), todayRoutes(context)],
+    ['/notes', notesRoutes(context)],
+    ['/families', familiesRoutes(context)],
+    ['/samples', samplesRoutes(context)],
+    ['/sheets', sheetsRoutes(context)],
+    ['/papers', papersRoutes(context)],
+    ['/plan', planRoutes(context)],
+    ['/weeks', weeksRoutes(context, plans), exportRoutes(context)],
+  ];
+}
+
+/** Every address of the API as "PUT /children/:id", for checks that none is left out. */
+export function addressesOf(context: Context): string[] {
+  const named = [...fileRoutes(context), ...jsonRoutes(context)].flatMap(([base, ...routers]) =>
+    (routers as Router[]).flatMap(({ stack }) =>
+      stack.flatMap(({ route }) =>
+        route
+          ? route.stack.map(
+              ({ method }) =>
+                `${method.toUpperCase()} ${`${base}${route.path}`.replace(/\/{2,}/g, '/').replace(/(.)\/$/, '$1')}`,
+            )
+          : [],
+      ),
+    ),
+  );
+  return [...new Set([...named, 'GET /changes', 'GET /health'])];
+}
+
+function apiRoutes(context: Context, requestsAMinute: number): Router {
+  const api = Router();
+  const mount = (mounts: readonly Mount[]): void => {
+    for (const [base, ...routers] of mounts) api.use(base, ...(routers as Router[]));
+  };
   api.use(
     sameOrigin,
     rateLimit({
       windowMs: 60_000,
       limit: requestsAMinute,
-      // Everybody who asks is on this machine, so one count serves all.
-      keyGenerator: () => 'here',
+      // Only who is let in comes as far as this.
+      keyGenerator: (request) => askerOf(request).deviceId ?? 'home',
       validate: false,
       standardHeaders: false,
       legacyHeaders: false,
@@ -79,42 +131,25 @@ function apiRoutes(context: Context, requestsAMinute: number): express.Router {
         next(new Problem(429, 'Too many requests; wait a minute.'));
       },
     }),
+    byRole,
   );
-  // Files come as they are, larger than any request of a screen.
-  api.use('/records', recordsRoutes(context), tablesRoutes(context));
+  mount(fileRoutes(context));
   api.use(jsonOnly, express.json({ limit: BODY_LIMIT }));
   api.get('/changes', (request, response) => context.changes.listen(request, response));
-  const plans = weekPlansIn(context);
-  api.use('/plans', plansRoutes(context, plans));
-  api.use(factsRoutes(context));
-  api.use(compression());
+  // Plans tell their news as it comes, so nothing may be held back to be packed.
+  const packed = compression({
+    filter: (request, response) =>
+      !String(response.getHeader('content-type')).includes('event-stream') &&
+      compression.filter(request, response),
+  });
+  api.use(packed);
   api.get('/health', (_request, response) => void response.json({ ok: true }));
-  api.use('/household', householdRoutes(context));
-  api.use(cupboardRoutes(context));
-  api.use('/children', childrenRoutes(context), progressRoutes(context));
-  api.use('/sittings', sittingsRoutes(context));
-  api.use('/days', daysRoutes(context), todayRoutes(context));
-  api.use('/notes', notesRoutes(context));
-  api.use('/families', familiesRoutes(context));
-  api.use('/samples', samplesRoutes(context));
-  api.use('/sheets', sheetsRoutes(context));
-  api.use('/papers', papersRoutes(context));
-  api.use('/plan', planRoutes(context));
-  api.use('/weeks', weeksRoutes(context, plans), exportRoutes(context));
+  mount(jsonRoutes(context));
   api.use(() => {
     throw notFound('address');
   });
   return api;
 }
-
-/** A page of another site, open in the same browser, may not write here. */
-const sameOrigin: RequestHandler = (request, _response, next) => {
-  const { origin, host = '' } = request.headers;
-  const foreign = origin !== undefined && origin.replace(/^https?:\/\//, '') !== host;
-  const name = host.replace(/:\d+$/, '');
-  const known = name === 'localhost' || name === '127.0.0.1' || name === '[::1]';
-  next(foreign || !known ? new Problem(403, 'This address is not allowed to ask.') : undefined);
-};
 
 const jsonOnly: RequestHandler = (request, _response, next) => {
   const writes = request.method === 'POST' || request.method === 'PUT';
@@ -182,8 +217,8 @@ const logged =
     next();
   };
 
-function webRoutes(folder: string): express.Router {
-  const web = express.Router();
+function webRoutes(folder: string): Router {
+  const web = Router();
   const page = join(folder, 'index.html');
   if (!existsSync(page)) throw new Error(`The web application is not built: ${page} is missing.`);
   const html = readFileSync(page, 'utf8');

@@ -38,10 +38,10 @@ describe('forgetting a child', () => {
       words: 'wrennifer-secret words',
       notedBy: '',
     });
-    await world.ask('PUT', '/days/2026-03-10', {
-      day: '2026-03-10',
-      away: [wren.id],
-      laidReady: [],
+    await world.ask('POST', '/days/2026-03-10/marks', {
+      what: 'away',
+      childId: wren.id,
+      on: true,
     });
     await world.ask('POST', '/plan', {
       id: randomUUID(),

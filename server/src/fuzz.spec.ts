@@ -27,7 +27,7 @@ const WRITES = [
   'PUT /sittings/*',
   'POST /sittings/*/end',
   'POST /sittings/*/range',
-  'PUT /days/*',
+  'POST /days/*/marks',
   'POST /days/*/left/*',
   'POST /notes',
   'DELETE /notes/*',
@@ -55,6 +55,11 @@ const WRITES = [
   'POST /records/cupboard',
   'POST /records/backups/*/restore',
   'DELETE /records/backups/*',
+  'PUT /access/sharing',
+  'PUT /access/password',
+  'PUT /access/lock',
+  'POST /access/pairings',
+  'DELETE /access/devices/*',
 ];
 const READS = [
   'GET /children/*/observations',
@@ -78,6 +83,7 @@ const READS = [
   'GET /samples/of/*',
   'GET /samples/*/picture.jpg',
   'GET /needs',
+  'GET /access/sharing',
 ];
 const ROUNDS = 3200;
 

@@ -82,14 +82,17 @@ describe('the plan over HTTP', () => {
   });
 
   it('keeps who is away, for that day only', async () => {
-    const { sheet } = await theDay();
-    const answer = await world.ask('PUT', `/days/${TODAY}`, { ...sheet, away: [child.id] });
-    expect(answer.status).toBe(200);
+    const mark = (on: boolean, childId = child.id) =>
+      world.ask('POST', `/days/${TODAY}/marks`, { what: 'away', childId, on });
+    expect((await mark(true)).status).toBe(200);
+    // Sent twice, it is so once.
+    expect((await mark(true)).body).toEqual(jasmine.objectContaining({ away: [child.id] }));
     expect((await theDay()).sheet.away).toEqual([child.id]);
     expect((await theDay('2026-03-11')).sheet.away).toEqual([]);
-    const wrongDay = await world.ask('PUT', '/days/2026-03-12', sheet);
-    expect((wrongDay.body as ProblemBody).errors[0]!.field).toBe('day');
-    await world.ask('PUT', `/days/${TODAY}`, sheet);
+    const stranger = await mark(true, randomUUID());
+    expect((stranger.body as ProblemBody).errors[0]!.field).toBe('childId');
+    await mark(false);
+    expect((await theDay()).sheet.away).toEqual([]);
   });
 
   it('says who must not meet small parts: under three, or mouthing things (common rule)', async () => {

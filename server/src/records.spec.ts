@@ -41,7 +41,7 @@ describe('copies of the records', () => {
     await world.restart();
     expect(await namesOf(world)).toEqual(['Juno', 'Wren']);
     expect((await stateOf(world)).notice).toBe('');
-    const audit = (await world.ask('GET', '/records/audit')).body as {
+    const audit = (await world.ask('GET', '/access/audit')).body as {
       what: string;
       detail: string;
     }[];

@@ -3,6 +3,10 @@ import type { AddressInfo } from 'node:net';
 import type { Database } from 'better-sqlite3';
 import type { Express } from 'express';
 import { type Logger, pino } from 'pino';
+import { openAccess } from './access/access.js';
+import { carryAudit } from './access/audit.js';
+import { cameBy } from './access/door.js';
+import { PATIENCE, makeNetwork } from './access/network.js';
 import { createApp } from './app.js';
 import { makeChanges } from './changes.js';
 import { openDatabase } from './database/open.js';
@@ -27,11 +31,15 @@ export interface ServeOptions {
   readonly log?: Logger;
   /** Whether a copy of the records is made each day while it runs. */
   readonly keepsBackups?: boolean;
+  /** The clock of the door, for checks of waiting and locking. */
+  readonly now?: () => Date;
 }
 
 export interface Running {
   readonly port: number;
   readonly isNew: boolean;
+  /** The port of the door to the home's network; 0 while sharing is off. */
+  readonly sharePort: () => number;
   stop(): Promise<void>;
 }
 
@@ -49,10 +57,16 @@ export async function serve(options: ServeOptions): Promise<Running> {
   const printer = makePrinter();
   const backups = backupsOf(options.databasePath);
   const { webFolder, requestsAMinute } = options;
+  const access = openAccess(options.databasePath, options.now);
+  const network = makeNetwork(access, (request, response) => {
+    cameBy(request, 'network');
+    current.app(request, response);
+  });
 
   /** The records and everything that answers from them, until other records take their place. */
   function open(): { db: Database; store: Store; isNew: boolean; app: Express } {
     const { db, isNew } = openDatabase(options.databasePath);
+    carryAudit(db, access.db);
     const store = storeIn(db);
     if (store.household.all().length === 0) {
       if (options.demoPath === null) startEmpty(store);
@@ -65,6 +79,7 @@ export async function serve(options: ServeOptions): Promise<Running> {
       printer,
       progress: progressIn(store),
       today: options.today,
+      door: { access, network },
       records: { databasePath: options.databasePath, backups, replaceWith },
     };
     const app = createApp({
@@ -85,7 +100,7 @@ export async function serve(options: ServeOptions): Promise<Running> {
     } finally {
       current = open();
     }
-    current.store.audit.add(note.what, note.detail);
+    access.audit.add(note.what, note.detail, note.who);
     for (const what of ['children', 'household', 'things', 'plan', 'prints'] as const) {
       changes.tell({ what, childIds: [], day: null });
     }
@@ -94,18 +109,17 @@ export async function serve(options: ServeOptions): Promise<Running> {
   sweep(options.databasePath);
   let current = open();
   const { isNew } = current;
-  const server = createServer(
-    { requestTimeout: 30_000, headersTimeout: 10_000 },
-    (request, response) => {
-      current.app(request, response);
-    },
-  );
+  const server = createServer(PATIENCE, (request, response) => {
+    cameBy(request, 'home');
+    current.app(request, response);
+  });
   try {
     await new Promise<void>((resolve, reject) => {
       server.once('error', reject).listen(options.port, '127.0.0.1', resolve);
     });
   } catch (error) {
     current.db.close();
+    access.close();
     if ((error as { code?: string }).code === 'EADDRINUSE') {
       throw new CannotStart(
         `Port ${options.port} is taken by another program. Choose another one: PORT=4311 npm start`,
@@ -114,9 +128,12 @@ export async function serve(options: ServeOptions): Promise<Running> {
     throw error;
   }
   if (options.keepsBackups) backups.begin(log);
+  await network.apply();
+  if (network.trouble !== '') log.warn(network.trouble);
   return {
     port: (server.address() as AddressInfo).port,
     isNew,
+    sharePort: () => network.port,
     stop: async () => {
       changes.close();
       await planner.close();
@@ -125,8 +142,10 @@ export async function serve(options: ServeOptions): Promise<Running> {
         server.close(() => resolve());
         server.closeAllConnections();
       });
+      await network.close();
       await backups.close();
       current.db.close();
+      access.close();
     },
   };
 }

@@ -18,7 +18,11 @@ describe('a day that runs, over HTTP', () => {
     const morning = await entriesOf();
     const kept = morning.find((one) => one.momentId !== 'arriving')!;
     await week.pin(kept);
-    await week.ask('PUT', `/days/${today}`, { day: today, away: [week.wren.id], laidReady: [] });
+    await week.ask('POST', `/days/${today}/marks`, {
+      what: 'away',
+      childId: week.wren.id,
+      on: true,
+    });
     expect((await again('10:00')).status).toBe(200);
     const later = await entriesOf();
     expect(later.some((one) => one.id === kept.id)).toBeTrue();

@@ -155,17 +155,20 @@ describe('what comes from the tray, over HTTP', () => {
     });
 
     it('does not miss a child who was away, and keeps the words about the day', async () => {
-      const sheet: DaySheet = { day: '2026-02-04', away: [finn.id], laidReady: [], words: 'Snow.' };
-      expect((await world.ask('PUT', `/days/${sheet.day}`, sheet)).status).toBe(200);
-      const { body } = await world.ask('GET', `/days/${sheet.day}/seen`);
+      const address = '/days/2026-02-04';
+      const mark = (what: object) => world.ask('POST', `${address}/marks`, what);
+      await mark({ what: 'away', childId: finn.id, on: true });
+      expect((await mark({ what: 'words', before: '', words: 'Snow.' })).status).toBe(200);
+      const { body } = await world.ask('GET', `${address}/seen`);
       expect((body as Seen).notSeen).toEqual([wren.id]);
-      const day = (await world.ask('GET', `/days/${sheet.day}`)).body as { sheet: DaySheet };
+      const day = (await world.ask('GET', address)).body as { sheet: DaySheet };
       expect(day.sheet.words).toBe('Snow.');
-      const long = await world.ask('PUT', `/days/${sheet.day}`, {
-        ...sheet,
-        words: 'x'.repeat(4001),
-      });
+      const long = await mark({ what: 'words', before: 'Snow.', words: 'x'.repeat(4001) });
       expect((long.body as ProblemBody).errors[0]!.field).toBe('words');
+      // Words that were begun before others were kept take nothing from them.
+      const late = await mark({ what: 'words', before: '', words: 'Rain.' });
+      expect(late.status).toBe(409);
+      expect((late.body as { current: DaySheet }).current.words).toBe('Snow.');
     });
   });
 });

@@ -71,6 +71,39 @@ export const DaySheet = v.object({
   words: v.optional(text(4000)),
 });
 
+/**
+ * One mark on a day's sheet. Each says what is so afterwards, so that it can be sent twice, and two devices
+ * that mark different things do not undo each other.
+ */
+export const DayMark = v.variant(
+  'what',
+  [
+    v.object({ what: v.literal('away'), childId: Id, on: flag }),
+    v.object({ what: v.literal('ready'), key: text(120), on: flag }),
+    /** `before` is what stood there when the words were begun. */
+    v.object({ what: v.literal('words'), before: text(4000), words: text(4000) }),
+  ],
+  'must be away, ready or words',
+);
+export type DayMark = v.InferOutput<typeof DayMark>;
+
+const switched = (list: readonly string[], one: string, on: boolean): string[] => {
+  const others = list.filter((other) => other !== one);
+  return on ? (others.length < list.length ? [...list] : [...list, one]) : others;
+};
+
+/** The sheet with a mark on it. */
+export function marked(sheet: DaySheet, mark: DayMark): DaySheet {
+  switch (mark.what) {
+    case 'away':
+      return { ...sheet, away: switched(sheet.away, mark.childId, mark.on) };
+    case 'ready':
+      return { ...sheet, laidReady: switched(sheet.laidReady, mark.key, mark.on) };
+    case 'words':
+      return { ...sheet, words: mark.words };
+  }
+}
+
 /** A child goes on in another range. */
 export const RangeMove = v.object({ childId: Id, top: Amount });
 

@@ -15,7 +15,18 @@ import Database from 'better-sqlite3';
 /** Marks a database file as Gumo's own: "GUMO" in the header's application id. */
 export const APPLICATION_ID = 0x47554d4f;
 const MAGIC = 'SQLite format 3\0';
-const MIGRATIONS = fileURLToPath(new URL('../../migrations/', import.meta.url));
+
+/** Which of Gumo's databases a file is: the mark in its header, and the steps that lead to its newest form. */
+export interface Kind {
+  readonly applicationId: number;
+  readonly folder: string;
+}
+
+const folderOf = (name: string): string =>
+  fileURLToPath(new URL(`../../${name}/`, import.meta.url));
+export const RECORDS: Kind = { applicationId: APPLICATION_ID, folder: folderOf('migrations') };
+/** "GUMA": who may ask over the network. */
+export const ACCESS: Kind = { applicationId: 0x47554d41, folder: folderOf('access-migrations') };
 
 /** A file that is not opened, with a sentence for the person at the screen. */
 export class UnusableDatabase extends Error {}
@@ -31,13 +42,13 @@ interface Migration {
   readonly sql: string;
 }
 
-function migrations(): Migration[] {
-  return readdirSync(MIGRATIONS)
+function migrations({ folder }: Kind): Migration[] {
+  return readdirSync(folder)
     .filter((name) => /^\d{4}-.*\.sql$/.test(name))
     .sort()
     .map((name) => ({
       number: Number(name.slice(0, 4)),
-      sql: readFileSync(join(MIGRATIONS, name), 'utf8'),
+      sql: readFileSync(join(folder, name), 'utf8'),
     }));
 }
 
@@ -46,7 +57,7 @@ function migrations(): Migration[] {
  * touched. True when there is a database in it already.
  * @throws UnusableDatabase
  */
-function inspect(path: string, newest: number): boolean {
+function inspect(path: string, newest: number, kind: Kind): boolean {
   if (!existsSync(path)) return false;
   if (!statSync(path).isFile()) throw new UnusableDatabase(`${path} is not a file.`);
   const header = Buffer.alloc(100);
@@ -61,7 +72,7 @@ function inspect(path: string, newest: number): boolean {
   }
   const known = readThrough(path);
   if (!known) throw new UnusableDatabase(damaged(path));
-  if (known.application !== APPLICATION_ID && known.tables > 0) {
+  if (known.application !== kind.applicationId && known.tables > 0) {
     throw new UnusableDatabase(
       `${path} belongs to another program. It was left as it is; choose another file with GUMO_DATA.`,
     );
@@ -120,8 +131,8 @@ function checkSound(path: string): void {
 
 /** @throws UnusableDatabase where a file is no sound database of Gumo that this one knows */
 export function checkUsable(path: string): void {
-  const newest = migrations().at(-1)?.number ?? 0;
-  if (!inspect(path, newest)) throw new UnusableDatabase(`${path} holds no records.`);
+  const newest = migrations(RECORDS).at(-1)?.number ?? 0;
+  if (!inspect(path, newest, RECORDS)) throw new UnusableDatabase(`${path} holds no records.`);
   checkSound(path);
 }
 
@@ -130,11 +141,11 @@ export function checkUsable(path: string): void {
  * damaged or newer file is refused and not written to.
  * @throws UnusableDatabase with a sentence that says what to do
  */
-export function openDatabase(path: string): OpenDatabase {
-  const steps = migrations();
+export function openDatabase(path: string, kind: Kind = RECORDS): OpenDatabase {
+  const steps = migrations(kind);
   const newest = steps[steps.length - 1]?.number ?? 0;
   const inMemory = path === ':memory:';
-  const exists = !inMemory && inspect(path, newest);
+  const exists = !inMemory && inspect(path, newest, kind);
   if (exists) checkSound(path);
   else if (!inMemory) mkdirSync(dirname(path), { recursive: true });
   const db = new Database(path);
@@ -146,7 +157,7 @@ export function openDatabase(path: string): OpenDatabase {
   for (const step of steps.filter((one) => one.number > current)) {
     db.transaction(() => {
       db.exec(step.sql);
-      db.pragma(`application_id = ${APPLICATION_ID}`);
+      db.pragma(`application_id = ${kind.applicationId}`);
       db.pragma(`user_version = ${step.number}`);
     })();
   }

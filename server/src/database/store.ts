@@ -13,7 +13,6 @@ import type {
 } from '@gumo/core/vocabulary';
 import type { PrintItem } from '@gumo/core/sheets';
 import type { Database } from 'better-sqlite3';
-import { type Audit, auditIn } from './audit.js';
 import { type Facts, factsIn } from './facts.js';
 import { forgetChild } from './forget.js';
 import { type Notes, notesIn } from './notes.js';
@@ -42,7 +41,6 @@ export interface Store {
   readonly facts: Facts;
   readonly notes: Notes;
   readonly weeks: Weeks;
-  readonly audit: Audit;
   readonly snapshots: {
     find(childId: string): { rules: number; upto: number; body: string } | undefined;
     put(childId: string, rules: number, upto: number, body: string): void;
@@ -119,7 +117,6 @@ export function storeIn(db: Database): Store {
     facts: factsIn(db),
     notes: notesIn(db),
     weeks: weeksIn(db),
-    audit: auditIn(db),
     snapshots: {
       find: (childId) => snapshot.get(childId) as ReturnType<Store['snapshots']['find']>,
       put: (...row) => void putSnapshot.run(...row),

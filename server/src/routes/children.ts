@@ -5,7 +5,7 @@ import * as v from 'valibot';
 import { paceOf } from '../pace.js';
 import { holdersOf, rewriteWithout } from '../keeping/forgetting.js';
 import { checked, notFound, wrongField } from '../problems.js';
-import { type Context, childOf, param } from './context.js';
+import { type Context, childOf, param, noteDone } from './context.js';
 
 const PAGE = 50;
 const SITTINGS = 30;
@@ -61,7 +61,7 @@ export function childrenRoutes(context: Context): Router {
     }
     await store.enqueue(() => undefined);
     store.forget(child.id);
-    store.audit.add('forgotten', 'a child');
+    noteDone(context, request, 'forgotten', 'a child');
     context.progress.drop(child.id);
     tell(child.id);
     const { backups } = context.records;

@@ -1,7 +1,10 @@
 import type { Child } from '@gumo/core/vocabulary';
 import type { Request } from 'express';
+import type { Access } from '../access/access.js';
+import type { AuditWhat } from '../access/audit.js';
+import { askerOf } from '../access/door.js';
+import type { Network } from '../access/network.js';
 import type { Changes } from '../changes.js';
-import type { AuditWhat } from '../database/audit.js';
 import type { Store } from '../database/store.js';
 import type { Backups } from '../keeping/backups.js';
 import type { Planner } from '../planning/planner.js';
@@ -13,6 +16,7 @@ import type { Printer } from '../sheets/printer.js';
 export interface RecordsNote {
   readonly what: AuditWhat;
   readonly detail: string;
+  readonly who: string;
 }
 
 /** What every route works with. */
@@ -31,6 +35,18 @@ export interface Context {
   };
   /** Today on the household's calendar, for checks such as "not born in the future". */
   readonly today: () => string;
+  /** Who may ask, and the second door. */
+  readonly door: { readonly access: Access; readonly network: Network };
+}
+
+/** Writes down what somebody did with the records as a whole. */
+export function noteDone(
+  context: Context,
+  request: Request,
+  what: AuditWhat,
+  detail: string,
+): void {
+  context.door.access.audit.add(what, detail, askerOf(request).name);
 }
 
 /** The child named in the path. @throws Problem 404 */

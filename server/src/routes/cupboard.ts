@@ -17,7 +17,7 @@ import * as v from 'valibot';
 import type { Store } from '../database/store.js';
 import { checked, wrongField } from '../problems.js';
 import type { Context } from './context.js';
-import { rowsRoutes } from './rows.js';
+import { addRows } from './rows.js';
 
 const WeekQuery = v.object({ from: Day });
 const DAYS = 7;
@@ -66,73 +66,61 @@ export function cupboardRoutes(context: Context): Router {
   router.get('/activities', (_request, response) => {
     response.json([...LIBRARY, ...store.activities.all().filter((one) => !one.archived)]);
   });
-  router.use(
-    '/activities/own',
-    rowsRoutes(context, {
-      rows: store.activities,
-      schema: OwnActivity,
-      what: 'activity',
-      changed: 'activities',
-      removable: false,
-      check: ({ skills }) => {
-        skills.forEach((pattern, i) => {
-          const known = pattern.endsWith('*') ? matchSkills([pattern])[0] : findSkill(pattern);
-          if (!known) throw wrongField(`skills.${i}`, 'is not in the skill map');
-        });
-      },
-    }),
-  );
-  router.use(
-    '/things',
-    rowsRoutes(context, {
-      rows: store.things,
-      schema: Thing,
-      what: 'thing',
-      changed: 'things',
-      removable: true,
-      check: ({ count, colors }) => {
-        const sum = colors.reduce((all, color) => all + color.count, 0);
-        if (colors.length > 0 && sum > count) {
-          throw wrongField('colors', `add up to ${sum}, more than the count of ${count}`);
+  addRows(router, '/activities/own', context, {
+    rows: store.activities,
+    schema: OwnActivity,
+    what: 'activity',
+    changed: 'activities',
+    removable: false,
+    check: ({ skills }) => {
+      skills.forEach((pattern, i) => {
+        const known = pattern.endsWith('*') ? matchSkills([pattern])[0] : findSkill(pattern);
+        if (!known) throw wrongField(`skills.${i}`, 'is not in the skill map');
+      });
+    },
+  });
+  addRows(router, '/things', context, {
+    rows: store.things,
+    schema: Thing,
+    what: 'thing',
+    changed: 'things',
+    removable: true,
+    check: ({ count, colors }) => {
+      const sum = colors.reduce((all, color) => all + color.count, 0);
+      if (colors.length > 0 && sum > count) {
+        throw wrongField('colors', `add up to ${sum}, more than the count of ${count}`);
+      }
+    },
+  });
+  addRows(router, '/songs', context, {
+    rows: store.songs,
+    schema: Song,
+    what: 'song',
+    changed: 'activities',
+    removable: true,
+    check: ({ direction, from, to }) => {
+      if (direction === 'up' ? from > to : from < to) {
+        throw wrongField(
+          'to',
+          direction === 'up' ? 'must not be below from' : 'must not be above from',
+        );
+      }
+    },
+  });
+  addRows(router, '/kits', context, {
+    rows: store.kits,
+    schema: Kit,
+    what: 'kit',
+    changed: 'things',
+    removable: true,
+    check: ({ contents }) => {
+      contents.forEach(({ thingId }, i) => {
+        if (!store.things.has(thingId)) {
+          throw wrongField(`contents.${i}.thingId`, 'is not a thing of the cupboard');
         }
-      },
-    }),
-  );
-  router.use(
-    '/songs',
-    rowsRoutes(context, {
-      rows: store.songs,
-      schema: Song,
-      what: 'song',
-      changed: 'activities',
-      removable: true,
-      check: ({ direction, from, to }) => {
-        if (direction === 'up' ? from > to : from < to) {
-          throw wrongField(
-            'to',
-            direction === 'up' ? 'must not be below from' : 'must not be above from',
-          );
-        }
-      },
-    }),
-  );
-  router.use(
-    '/kits',
-    rowsRoutes(context, {
-      rows: store.kits,
-      schema: Kit,
-      what: 'kit',
-      changed: 'things',
-      removable: true,
-      check: ({ contents }) => {
-        contents.forEach(({ thingId }, i) => {
-          if (!store.things.has(thingId)) {
-            throw wrongField(`contents.${i}.thingId`, 'is not a thing of the cupboard');
-          }
-        });
-      },
-    }),
-  );
+      });
+    },
+  });
 
   /** What seven days need: the most of any day, and the sum of what is used up. */
   router.get('/needs', (request, response) => {

@@ -1,8 +1,15 @@
 import { nextSteps, topFor } from '@gumo/core/activities';
 import { mustNotMeetSmallParts } from '@gumo/core/things';
-import { Day, DaySheet, type Observation, type Outcome } from '@gumo/core/vocabulary';
+import {
+  Day,
+  DayMark,
+  DaySheet,
+  type Observation,
+  type Outcome,
+  marked,
+} from '@gumo/core/vocabulary';
 import { Router } from 'express';
-import { checked, notFound, wrongField } from '../problems.js';
+import { checked, notFound, outdated, wrongField } from '../problems.js';
 import { type Context, param } from './context.js';
 import { activityIn, needsFor } from './cupboard.js';
 
@@ -47,14 +54,21 @@ export function daysRoutes(context: Context): Router {
     });
   });
 
-  router.put('/:day', (request, response) => {
-    const sheet = checked(DaySheet, request.body);
-    if (sheet.day !== param(request, 'day')) {
-      throw wrongField('day', 'is not the one in the address');
+  router.post('/:day/marks', (request, response) => {
+    const day = checked(Day, param(request, 'day'));
+    const mark = checked(DayMark, request.body);
+    if (mark.what === 'away' && !store.children.has(mark.childId)) {
+      throw wrongField('childId', 'is not a child here');
     }
-    store.days.put(sheet);
-    response.json(sheet);
-    changes.tell({ what: 'day', childIds: [], day: sheet.day });
+    const sheet = store.days.find(day);
+    const { words = '' } = sheet;
+    if (mark.what === 'words' && words !== mark.before && words !== mark.words) {
+      throw outdated(sheet);
+    }
+    const next = checked(DaySheet, marked(sheet, mark));
+    store.days.put(next);
+    response.json(next);
+    changes.tell({ what: 'day', childIds: [], day });
   });
 
   /** For each child who is here and in nothing planned: the next step that an activity serves. */

@@ -8,7 +8,7 @@ import { Router } from 'express';
 import * as v from 'valibot';
 import { checked, notFound, wrongField } from '../problems.js';
 import type { Context } from './context.js';
-import { rowsRoutes } from './rows.js';
+import { addRows } from './rows.js';
 
 const Asked = v.object({ child: Id, from: Day, to: Day });
 const LOOK_BACK = 20_000;
@@ -44,20 +44,17 @@ export function familiesRoutes(context: Context): Router {
     response.json(familyPage(child, { from, to }, skills, next, mustNotMeetSmallParts(child, to)));
   });
 
-  router.use(
-    '/',
-    rowsRoutes(context, {
-      rows: store.families,
-      schema: FamilyLetter,
-      what: 'family page',
-      changed: 'families',
-      removable: true,
-      check: ({ childId, from, to }) => {
-        if (!store.children.has(childId)) throw wrongField('childId', 'is not a child here');
-        if (to < from) throw wrongField('to', 'must not lie before from');
-      },
-    }),
-  );
+  addRows(router, '', context, {
+    rows: store.families,
+    schema: FamilyLetter,
+    what: 'family page',
+    changed: 'families',
+    removable: true,
+    check: ({ childId, from, to }) => {
+      if (!store.children.has(childId)) throw wrongField('childId', 'is not a child here');
+      if (to < from) throw wrongField('to', 'must not lie before from');
+    },
+  });
 
   return router;
 }

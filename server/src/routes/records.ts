@@ -4,13 +4,13 @@ import { basename } from 'node:path';
 import { pipeline } from 'node:stream/promises';
 import { type Request, Router } from 'express';
 import * as v from 'valibot';
+import { askerOf } from '../access/door.js';
 import { UnusableDatabase, checkUsable } from '../database/open.js';
 import { exchange } from '../keeping/exchange.js';
 import { Problem, checked } from '../problems.js';
-import { type Context, param } from './context.js';
+import { type Context, noteDone, param } from './context.js';
 
 const MOST_BYTES = 400_000_000;
-const LINES = 40;
 const Replace = v.object({ replace: v.optional(v.literal('1')) });
 
 /** All that is kept, as files: copies of the records, and the household as open formats. */
@@ -21,9 +21,6 @@ export function recordsRoutes(context: Context): Router {
   /** A file beside the records, so that it can take their place in one step. */
   const beside = (end: string): string => `${databasePath}.${randomUUID()}.${end}`;
 
-  /** What was done with the records, the newest first. */
-  router.get('/audit', (_request, response) => void response.json(store.audit.last(LINES)));
-
   router.get('/backups', (_request, response) => void response.json(backups.state()));
 
   router.post('/backups', async (_request, response) => {
@@ -32,7 +29,7 @@ export function recordsRoutes(context: Context): Router {
 
   router.delete('/backups/:name', (request, response) => {
     backups.remove(param(request, 'name'));
-    store.audit.add('copy-removed', param(request, 'name'));
+    noteDone(context, request, 'copy-removed', param(request, 'name'));
     response.status(204).end();
   });
 
@@ -44,18 +41,22 @@ export function recordsRoutes(context: Context): Router {
       copyFileSync(file, candidate);
       usable(candidate);
       const before = await backups.make('before');
-      await records.replaceWith(candidate, { what: 'restored', detail: basename(file) });
+      await records.replaceWith(candidate, {
+        what: 'restored',
+        detail: basename(file),
+        who: askerOf(request).name,
+      });
       response.json({ before: before.name });
     } finally {
       rmSync(candidate, { force: true });
     }
   });
 
-  router.get('/household.json', async (_request, response) => {
+  router.get('/household.json', async (request, response) => {
     const file = beside('writing');
     try {
       await exchange({ what: 'write', database: databasePath, file, day: context.today() });
-      store.audit.add('exported', 'household.json');
+      noteDone(context, request, 'exported', 'household.json');
       response.type('application/json');
       response.setHeader('content-disposition', 'attachment; filename="gumo-household.json"');
       await pipeline(createReadStream(file), response);
@@ -84,7 +85,11 @@ export function recordsRoutes(context: Context): Router {
       await received(request, file);
       const counts = await exchange({ what: 'read', database: candidate, file });
       const before = await backups.make('before');
-      await records.replaceWith(candidate, { what: 'imported', detail: 'a household file' });
+      await records.replaceWith(candidate, {
+        what: 'imported',
+        detail: 'a household file',
+        who: askerOf(request).name,
+      });
       response.status(201).json({ counts, before: before.name });
     } finally {
       for (const one of [file, candidate, `${candidate}-wal`, `${candidate}-shm`]) {

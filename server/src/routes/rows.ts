@@ -1,5 +1,5 @@
 import { type Change, Version } from '@gumo/core/vocabulary';
-import { Router } from 'express';
+import type { Router } from 'express';
 import * as v from 'valibot';
 import type { Rows, Versioned } from '../database/rows.js';
 import { checked, notFound, outdated, wrongField } from '../problems.js';
@@ -22,23 +22,25 @@ export interface RowsRoutes<T extends Versioned> {
 }
 
 /** Reading, adding (one or many), changing and removing rows, each write with its version. */
-export function rowsRoutes<T extends Versioned>(
+export function addRows<T extends Versioned>(
+  router: Router,
+  base: string,
   context: Context,
   { rows, schema, what, changed, removable, check }: RowsRoutes<T>,
-): Router {
-  const router = Router();
+): void {
+  const root = base === '' ? '/' : base;
   const tell = (): void => context.changes.tell({ what: changed, childIds: [], day: null });
 
-  router.get('/', (_request, response) => void response.json(rows.all()));
+  router.get(root, (_request, response) => void response.json(rows.all()));
 
-  router.post('/', (request, response) => {
+  router.post(root, (request, response) => {
     const row = checked(schema, request.body);
     check?.(row);
     response.status(201).json(rows.add(row));
     tell();
   });
 
-  router.post('/batch', (request, response) => {
+  router.post(`${base}/batch`, (request, response) => {
     const { rows: many } = checked(
       v.object({
         rows: v.pipe(
@@ -54,7 +56,7 @@ export function rowsRoutes<T extends Versioned>(
     tell();
   });
 
-  router.put('/:id', (request, response) => {
+  router.put(`${base}/:id`, (request, response) => {
     const row = checked(schema, request.body);
     if (row.id !== param(request, 'id')) throw wrongField('id', 'is not the one in the address');
     if (!rows.find(row.id)) throw notFound(what);
@@ -64,7 +66,7 @@ export function rowsRoutes<T extends Versioned>(
   });
 
   if (removable) {
-    router.delete('/:id', (request, response) => {
+    router.delete(`${base}/:id`, (request, response) => {
       const { version } = checked(VersionQuery, request.query);
       const row = rows.find(param(request, 'id'));
       if (!row) throw notFound(what);
@@ -74,5 +76,4 @@ export function rowsRoutes<T extends Versioned>(
       tell();
     });
   }
-  return router;
 }

@@ -18,7 +18,7 @@ import * as v from 'valibot';
 import { Problem, checked, notFound, wrongField } from '../problems.js';
 import { type Context, param } from './context.js';
 import { activityIn, needsFor } from './cupboard.js';
-import { rowsRoutes } from './rows.js';
+import { addRows } from './rows.js';
 import { sendPdf } from './send-pdf.js';
 
 const number = v.optional(v.pipe(v.string(), v.transform(Number)));
@@ -115,24 +115,21 @@ export function sheetsRoutes(context: Context): Router {
     await sendPdf(response, printer, 'tray', sheets);
   });
 
-  router.use(
-    '/items',
-    rowsRoutes(context, {
-      rows: store.prints,
-      schema: PrintItem,
-      what: 'sheet',
-      changed: 'prints',
-      removable: true,
-      check: ({ kind, childId, wish }) => {
-        const found = findSheet(kind);
-        if (!found) throw wrongField('kind', 'is no kind of sheet');
-        if (childId !== null && !store.children.has(childId)) {
-          throw wrongField('childId', 'is no child of this household');
-        }
-        made(found, { ...wish, owner: nameOf(childId) });
-      },
-    }),
-  );
+  addRows(router, '/items', context, {
+    rows: store.prints,
+    schema: PrintItem,
+    what: 'sheet',
+    changed: 'prints',
+    removable: true,
+    check: ({ kind, childId, wish }) => {
+      const found = findSheet(kind);
+      if (!found) throw wrongField('kind', 'is no kind of sheet');
+      if (childId !== null && !store.children.has(childId)) {
+        throw wrongField('childId', 'is no child of this household');
+      }
+      made(found, { ...wish, owner: nameOf(childId) });
+    },
+  });
 
   /** What the plan of a day, or of some days, wants on paper, made for those who take part. */
   router.get('/proposed', (request, response) => {

@@ -16,7 +16,7 @@ import Papa from 'papaparse';
 import * as v from 'valibot';
 import { csvOf, plainCell, readTries, tryLines } from '../keeping/tables.js';
 import { Problem, checked } from '../problems.js';
-import type { Context } from './context.js';
+import { type Context, noteDone } from './context.js';
 
 const LIMIT = '120mb';
 const PROGRESS_COLUMNS = [
@@ -52,13 +52,13 @@ export function tablesRoutes(context: Context): Router {
   const { store, progress, changes } = context;
   const router = Router();
 
-  router.get('/observations.csv', async (_request, response) => {
-    store.audit.add('exported', 'observations.csv');
+  router.get('/observations.csv', async (request, response) => {
+    noteDone(context, request, 'exported', 'observations.csv');
     response.type('text/csv').attachment('gumo-observations.csv');
     await pipeline(Readable.from(tryLines(store, store.facts.allStanding())), response);
   });
 
-  router.get('/progress.csv', (_request, response) => {
+  router.get('/progress.csv', (request, response) => {
     const day = context.today();
     const rows = store.children.all().flatMap((child) =>
       conclude(progress.of(child), day, () => undefined).map((view) => ({
@@ -75,7 +75,7 @@ export function tablesRoutes(context: Context): Router {
         due: view.due ?? '',
       })),
     );
-    store.audit.add('exported', 'progress.csv');
+    noteDone(context, request, 'exported', 'progress.csv');
     response.type('text/csv').attachment('gumo-progress.csv').send(csvOf(PROGRESS_COLUMNS, rows));
   });
 
@@ -96,10 +96,8 @@ export function tablesRoutes(context: Context): Router {
     const { text: table, mapping, dry } = checked(Tries, request.body);
     const { observations, ...said } = readTries(store, table, mapping);
     if (!dry && observations.length > 0) {
-      store.atomically(() => {
-        observations.forEach((one) => store.facts.addObservation(one));
-        store.audit.add('imported', `a table of ${observations.length} tries`);
-      });
+      store.atomically(() => observations.forEach((one) => store.facts.addObservation(one)));
+      noteDone(context, request, 'imported', `a table of ${observations.length} tries`);
       changes.tell({
         what: 'evidence',
         childIds: [...new Set(observations.map((one) => one.childId))],

@@ -11,6 +11,8 @@ export const TODAY = '2026-03-10';
 /** A server on an empty database of its own, and a way to ask it. */
 export interface World {
   readonly url: string;
+  /** Port of the door to the home's network; 0 while it is shut. */
+  readonly sharePort: number;
   readonly folder: string;
   ask(
     method: string,
@@ -29,8 +31,14 @@ export interface Answer {
   readonly body: never;
 }
 
-/** @param demoPath a household file that it begins with; empty where nothing is named */
-export async function openWorld(demoPath: string | null = null): Promise<World> {
+/**
+ * @param demoPath a household file that it begins with; empty where nothing is named
+ * @param now the clock of the door
+ */
+export async function openWorld(
+  demoPath: string | null = null,
+  now: () => Date = () => new Date(),
+): Promise<World> {
   const folder = mkdtempSync(join(tmpdir(), 'gumo-spec-'));
   const start = (): Promise<Running> =>
     serve({
@@ -39,6 +47,7 @@ export async function openWorld(demoPath: string | null = null): Promise<World> 
       demoPath,
       webFolder: null,
       today: () => TODAY,
+      now,
       log: pino({ level: 'silent' }),
     });
   let running = await start();
@@ -46,6 +55,9 @@ export async function openWorld(demoPath: string | null = null): Promise<World> 
   return {
     get url() {
       return url();
+    },
+    get sharePort() {
+      return running.sharePort();
     },
     folder,
     ask: (method, path, body, headers) => ask(`${url()}${path}`, method, body, headers),

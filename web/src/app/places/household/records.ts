@@ -74,7 +74,7 @@ export class Records {
   private async load(): Promise<void> {
     try {
       this.state.set(await this.api.get('/records/backups', State));
-      this.audit.set(await this.api.get('/records/audit', Audit));
+      this.audit.set(await this.api.get('/access/audit', Audit));
     } catch (error) {
       this.message.set((error as Error).message);
     }

@@ -1,0 +1,91 @@
+import { createServer as createPlain, type Server } from 'node:http';
+import { createServer as createSecure } from 'node:https';
+import type { RequestListener } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import type { Access } from './access.js';
+import { homeAddresses, homeNames } from './addresses.js';
+import { type Certificate, ownCertificate } from './certificate.js';
+
+/** Time that a request may take to arrive; slower ones are cut off. */
+export const PATIENCE = { requestTimeout: 30_000, headersTimeout: 10_000 } as const;
+
+/** The second door: open to the home's network while sharing is on. */
+export interface Network {
+  /** Opens or shuts it as chosen; afterwards `trouble` says why it could not. */
+  apply(): Promise<void>;
+  readonly trouble: string;
+  /** Addresses that other devices can type; empty while it is shut. */
+  addresses(): string[];
+  /** The port it is open on; 0 while it is shut. */
+  readonly port: number;
+  close(): Promise<void>;
+}
+
+export function makeNetwork(access: Access, listener: RequestListener): Network {
+  let server: Server | null = null;
+  let trouble = '';
+  let turn: Promise<void> = Promise.resolve();
+
+  const shut = async (): Promise<void> => {
+    const open = server;
+    server = null;
+    if (!open) return;
+    await new Promise<void>((resolve) => {
+      open.close(() => resolve());
+      open.closeAllConnections();
+    });
+  };
+
+  async function certificate(): Promise<Certificate | null> {
+    const encryption = access.choice('sharing')?.encryption;
+    if (encryption === 'none') return null;
+    if (encryption === 'given') return access.choice('given');
+    const names = [...homeNames(), ...homeAddresses(), 'localhost', '127.0.0.1'];
+    const own = await ownCertificate(access.choice('own'), names, access.now());
+    access.choose('own', own);
+    return { ...own, certificate: `${own.certificate.trim()}\n${own.authority.certificate}` };
+  }
+
+  async function open(): Promise<void> {
+    await shut();
+    trouble = '';
+    const sharing = access.choice('sharing');
+    if (!sharing?.on || access.choice('password') === null) return;
+    const pair = await certificate();
+    const next = pair
+      ? createSecure({ ...PATIENCE, cert: pair.certificate, key: pair.key }, listener)
+      : createPlain(PATIENCE, listener);
+    try {
+      await new Promise<void>((resolve, reject) => {
+        next.once('error', reject).listen(sharing.port, '0.0.0.0', resolve);
+      });
+      server = next;
+    } catch (error) {
+      const taken = (error as { code?: string }).code === 'EADDRINUSE';
+      trouble = taken
+        ? `Port ${sharing.port} is taken by another program: choose another one.`
+        : `Port ${sharing.port} cannot be opened.`;
+    }
+  }
+
+  return {
+    apply() {
+      turn = turn.then(open);
+      return turn;
+    },
+    get trouble() {
+      return trouble;
+    },
+    addresses() {
+      if (!server) return [];
+      const scheme = access.choice('sharing')?.encryption === 'none' ? 'http' : 'https';
+      return [...homeAddresses(), ...homeNames().slice(1)].map(
+        (name) => `${scheme}://${name}:${this.port}`,
+      );
+    },
+    get port() {
+      return (server?.address() as AddressInfo | null)?.port ?? 0;
+    },
+    close: () => turn.then(shut),
+  };
+}
