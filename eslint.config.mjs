@@ -25,6 +25,12 @@ export default tseslint.config(
     },
   },
   {
+    files: ['web/src/*.js'],
+    languageOptions: {
+      globals: { document: 'readonly', history: 'readonly', location: 'readonly' },
+    },
+  },
+  {
     files: ['**/*.ts'],
     extends: [...tseslint.configs.strict, ...tseslint.configs.stylistic],
     rules: {

@@ -136,7 +136,10 @@ async function longTasks(url) {
     args: ['--no-sandbox', '--disable-gpu', '--disable-quic'],
   });
   try {
-    const page = await chrome.newPage({ viewport: { width: 1280, height: 800 } });
+    const page = await chrome.newPage({
+      serviceWorkers: 'block',
+      viewport: { width: 1280, height: 800 },
+    });
     await page.goto(`${url}/week?of=2026-03-16`);
     await page.getByRole('heading', { name: /Week/ }).waitFor();
     await page.waitForLoadState('networkidle').catch(() => undefined);

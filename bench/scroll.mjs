@@ -78,7 +78,10 @@ export async function scroll() {
     for (let at = 0; at < own.length; at += 245) {
       await send(url, '/activities/own/batch', own.slice(at, at + 245));
     }
-    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+    const page = await browser.newPage({
+      serviceWorkers: 'block',
+      viewport: { width: 1280, height: 800 },
+    });
     const rows = [];
     for (const [name, path, ready] of [
       [`the cupboard with ${THINGS} things and more`, '/cupboard', '.row'],

@@ -121,7 +121,7 @@ export async function tray() {
       ['desk', 1280, 800],
       ['phone', 390, 844],
     ]) {
-      const page = await browser.newPage({ viewport: { width, height } });
+      const page = await browser.newPage({ serviceWorkers: 'block', viewport: { width, height } });
       const session = await page.context().newCDPSession(page);
       for (const activity of ACTIVITIES) {
         const id = await begin(url, children, activity);

@@ -17,5 +17,7 @@ export default defineConfig({
       args: CHROMIUM_FLAGS,
     },
     screenshot: 'only-on-failure',
+    // Journeys that go on without the server allow it for themselves.
+    serviceWorkers: 'block',
   },
 });

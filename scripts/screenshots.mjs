@@ -202,7 +202,7 @@ await main(async () => {
     const env = { GUMO_DATA: join(data, 'gumo.db'), PORT: '0', GUMO_TODAY: DAY };
     const { child, url } = await startServer(env);
     try {
-      const page = await browser.newPage({ viewport, colorScheme });
+      const page = await browser.newPage({ serviceWorkers: 'block', viewport, colorScheme });
       await page.clock.install({ time: `${DAY}T09:20:00` });
       await page.goto(url);
       await page.getByText('Lay ready').waitFor();

@@ -1,4 +1,4 @@
-import { randomBytes } from 'node:crypto';
+import { createHash, randomBytes } from 'node:crypto';
 import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import compression from 'compression';
@@ -163,15 +163,11 @@ const jsonOnly: RequestHandler = (request, _response, next) => {
   }
 };
 
-interface Nonced {
-  nonce?: string;
-}
-
-const nonceOf = (response: { locals?: unknown }): string => {
-  const locals = response.locals as Nonced;
-  locals.nonce ??= randomBytes(16).toString('base64');
-  return locals.nonce;
-};
+/**
+ * Marks the styles that the framework adds; no script runs by it. One for as long as the server runs, as a
+ * device that opens the page without the server has to have the very page that the list of files names.
+ */
+const STYLE_NONCE = randomBytes(16).toString('base64');
 
 /** Answers of the API are data: nothing in them may run, and no copy is kept. */
 const apiHeaders: RequestHandler = (_request, response, next) => {
@@ -189,7 +185,7 @@ const pageHeaders: RequestHandler = helmet({
     directives: {
       defaultSrc: ["'none'"],
       scriptSrc: ["'self'"],
-      styleSrc: ["'self'", (_request, response) => `'nonce-${nonceOf(response as Response)}'`],
+      styleSrc: ["'self'", `'nonce-${STYLE_NONCE}'`],
       imgSrc: ["'self'", 'data:'],
       fontSrc: ["'self'"],
       connectSrc: ["'self'"],
@@ -217,11 +213,32 @@ const logged =
     next();
   };
 
+interface FileList {
+  readonly hashTable: Record<string, string>;
+}
+
 function webRoutes(folder: string): Router {
   const web = Router();
   const page = join(folder, 'index.html');
   if (!existsSync(page)) throw new Error(`The web application is not built: ${page} is missing.`);
-  const html = readFileSync(page, 'utf8');
+  const html = readFileSync(page, 'utf8').replaceAll('%NONCE%', STYLE_NONCE);
+  const sendPage: RequestHandler = (_request, response) => {
+    response.setHeader('cache-control', 'no-store');
+    response.type('html').send(html);
+  };
+  /** Files that a device keeps to open without the server, with the page as it is sent. */
+  const list = join(folder, 'ngsw.json');
+  const files = existsSync(list) ? (JSON.parse(readFileSync(list, 'utf8')) as FileList) : null;
+  if (files) files.hashTable['/index.html'] = createHash('sha1').update(html).digest('hex');
+  web.get('/ngsw.json', (_request, response, next) => {
+    if (!files) {
+      next(notFound('file'));
+      return;
+    }
+    response.setHeader('cache-control', 'no-cache');
+    response.json(files);
+  });
+  web.get('/index.html', sendPage);
   web.use(
     express.static(folder, {
       index: false,
@@ -235,12 +252,8 @@ function webRoutes(folder: string): Router {
     }),
   );
   web.get('/{*path}', (request, response, next) => {
-    if (/\.\w+$/.test(request.path)) {
-      next(notFound('file'));
-      return;
-    }
-    response.setHeader('cache-control', 'no-store');
-    response.type('html').send(html.replaceAll('%NONCE%', nonceOf(response)));
+    if (/\.\w+$/.test(request.path)) next(notFound('file'));
+    else void sendPage(request, response, next);
   });
   return web;
 }

@@ -1,12 +1,13 @@
 import { loadThings, thingsFeature } from './state/things';
-import { type ApplicationConfig, provideZonelessChangeDetection } from '@angular/core';
+import { type ApplicationConfig, isDevMode, provideZonelessChangeDetection } from '@angular/core';
 import { provideRouter, withComponentInputBinding, withRouterConfig } from '@angular/router';
+import { provideServiceWorker } from '@angular/service-worker';
 import { provideEffects } from '@ngrx/effects';
 import { provideState, provideStore } from '@ngrx/store';
 import { routes } from './app.routes';
 import * as changes from './state/changes';
 import { childrenFeature, loadChildren } from './state/children';
-import { dayFeature, keepSheet, loadDay, reloadAfterPresence } from './state/day';
+import { dayFeature, keepSheet, loadDay } from './state/day';
 import { householdFeature, loadHousehold } from './state/household';
 import { outboxFeature } from './state/outbox';
 import { loadProgress, progressFeature } from './state/progress';
@@ -21,6 +22,11 @@ export const appConfig: ApplicationConfig = {
       withComponentInputBinding(),
       withRouterConfig({ paramsInheritanceStrategy: 'always' }),
     ),
+    // What opens the application where the server does not answer; it needs a secure address.
+    provideServiceWorker('ngsw-worker.js', {
+      enabled: !isDevMode(),
+      registrationStrategy: 'registerWhenStable:10000',
+    }),
     provideStore(),
     provideState(householdFeature),
     provideState(childrenFeature),
@@ -35,7 +41,6 @@ export const appConfig: ApplicationConfig = {
       loadChildren,
       loadDay,
       keepSheet,
-      reloadAfterPresence,
       loadProgress,
       loadEvidence,
       loadThings,

@@ -1,12 +1,22 @@
 import type { Routes } from '@angular/router';
+import { keeperOnly } from './door/keeper-only';
 
-export const routes: Routes = [
-  { path: '', pathMatch: 'full', redirectTo: 'today' },
+/** What a helper's device opens too. */
+const forAll: Routes = [
   {
     path: 'today',
     title: 'Today · Gumo',
     loadComponent: () => import('./places/today/today').then((m) => m.Today),
   },
+  {
+    path: 'run/:id',
+    title: 'At the tray · Gumo',
+    data: { bare: true },
+    loadComponent: () => import('./places/run/run').then((m) => m.Run),
+  },
+];
+
+const forKeepers: Routes = [
   {
     path: 'today/end',
     title: 'Day’s end · Gumo',
@@ -56,6 +66,11 @@ export const routes: Routes = [
     path: 'household/records',
     title: 'Records · Gumo',
     loadComponent: () => import('./places/household/records').then((m) => m.Records),
+  },
+  {
+    path: 'household/sharing',
+    title: 'Sharing · Gumo',
+    loadComponent: () => import('./places/household/sharing').then((m) => m.Sharing),
   },
   {
     path: 'cupboard',
@@ -147,11 +162,11 @@ export const routes: Routes = [
     title: 'Print · Gumo',
     loadComponent: () => import('./places/print/print').then((m) => m.Print),
   },
-  {
-    path: 'run/:id',
-    title: 'At the tray · Gumo',
-    data: { bare: true },
-    loadComponent: () => import('./places/run/run').then((m) => m.Run),
-  },
+];
+
+export const routes: Routes = [
+  { path: '', pathMatch: 'full', redirectTo: 'today' },
+  ...forAll,
+  ...forKeepers.map((route) => ({ ...route, canMatch: [keeperOnly] })),
   { path: '**', redirectTo: 'today' },
 ];

@@ -12,7 +12,9 @@ import { NavigationEnd, Router, RouterLink, RouterLinkActive, RouterOutlet } fro
 import { Store } from '@ngrx/store';
 import { filter, map } from 'rxjs';
 import { Icon, type IconName } from './common/icon';
+import { Door } from './common/door';
 import { ThemeChoice } from './common/theme';
+import { LockScreen } from './door/lock-screen';
 import { Jotting } from './jot/jotting';
 import { HouseholdActions, householdFeature } from './state/household';
 import { outboxFeature } from './state/outbox';
@@ -36,6 +38,8 @@ const PLACES: readonly Place[] = [
   { path: '/print', name: 'Print', key: 'p', icon: 'print' },
   { path: '/household', name: 'Household', key: 'h', icon: 'household' },
 ];
+
+const HELPERS_PLACES: readonly string[] = ['/today'];
 
 const KEYS: readonly (readonly [string, string])[] = [
   ['T', 'Today'],
@@ -65,7 +69,7 @@ const KEYS: readonly (readonly [string, string])[] = [
 @Component({
   selector: 'gumo-root',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [RouterOutlet, RouterLink, RouterLinkActive, Icon],
+  imports: [RouterOutlet, RouterLink, RouterLinkActive, Icon, LockScreen],
   templateUrl: './app.html',
   styleUrl: './app.scss',
   host: { '(document:keydown)': 'press($event)' },
@@ -78,7 +82,10 @@ export class App {
   private readonly atTheTray = this.store.selectSignal(runFeature.selectChildId);
   private readonly keysDialog = viewChild.required<ElementRef<HTMLDialogElement>>('keysDialog');
 
-  protected readonly places = PLACES;
+  protected readonly door = inject(Door);
+  protected readonly places = computed(() =>
+    this.door.isKeeper() ? PLACES : PLACES.filter((one) => HELPERS_PLACES.includes(one.path)),
+  );
   protected readonly keys = KEYS;
   protected readonly evening = computed(() => this.themeChoice.theme() === 'evening');
   protected readonly waiting = this.store.selectSignal(outboxFeature.selectWaiting);
@@ -118,7 +125,7 @@ export class App {
 
   protected press(event: KeyboardEvent): void {
     if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return;
-    if (document.querySelector('.cdk-overlay-backdrop')) return;
+    if (this.door.locked() || document.querySelector('.cdk-overlay-backdrop')) return;
     if (event.key === '?') {
       this.showKeys();
       return;
@@ -128,7 +135,7 @@ export class App {
       this.jot();
       return;
     }
-    const place = PLACES.find((one) => one.key === event.key.toLowerCase());
+    const place = this.places().find((one) => one.key === event.key.toLowerCase());
     if (place && !this.bare()) void this.router.navigateByUrl(place.path);
   }
 }

@@ -1,4 +1,5 @@
 import { Injectable } from '@angular/core';
+import { Subject } from 'rxjs';
 import * as v from 'valibot';
 
 /** One field that was wrong, by its path. */
@@ -13,6 +14,8 @@ export class ApiProblem extends Error {
     readonly status: number,
     title: string,
     readonly errors: readonly FieldError[] = [],
+    /** The newer row, where a write came with an old version. */
+    readonly current: unknown = undefined,
   ) {
     super(title);
   }
@@ -28,11 +31,20 @@ export class Unreachable extends Error {
 const ProblemBody = v.object({
   title: v.string(),
   errors: v.optional(v.array(v.object({ field: v.string(), message: v.string() }))),
+  current: v.optional(v.unknown()),
 });
+
+/** The server does not know this device, or it is locked. */
+const SHUT: readonly number[] = [401, 423];
+/** What the device's own keeper of files answers where the server does not. */
+const NO_SERVER = 504;
 
 /** Asks the household's own server; every answer is checked with the schema given. */
 @Injectable({ providedIn: 'root' })
 export class Api {
+  /** Answers that say that this device may not ask, by their status. */
+  readonly shut = new Subject<number>();
+
   async get<S extends v.GenericSchema>(path: string, schema: S): Promise<v.InferOutput<S>> {
     return v.parse(schema, await this.ask('GET', path));
   }
@@ -70,12 +82,19 @@ export class Api {
     } catch {
       throw new Unreachable();
     }
+    if (response.status === NO_SERVER) throw new Unreachable();
+    if (SHUT.includes(response.status)) this.shut.next(response.status);
     if (response.status === 204) return null;
     const answer: unknown = await response.json().catch(() => null);
     if (response.ok) return answer;
     const problem = v.safeParse(ProblemBody, answer);
     throw problem.success
-      ? new ApiProblem(response.status, problem.output.title, problem.output.errors)
+      ? new ApiProblem(
+          response.status,
+          problem.output.title,
+          problem.output.errors,
+          problem.output.current,
+        )
       : new ApiProblem(response.status, `The server answered ${response.status}.`);
   }
 }

@@ -19,6 +19,7 @@ import pin from '@material-symbols/svg-400/outlined/keep.svg';
 import pinned from '@material-symbols/svg-400/outlined/keep-fill.svg';
 import print from '@material-symbols/svg-400/outlined/print.svg';
 import remove from '@material-symbols/svg-400/outlined/delete.svg';
+import leave from '@material-symbols/svg-400/outlined/logout.svg';
 import measure from '@material-symbols/svg-400/outlined/scale.svg';
 import more from '@material-symbols/svg-400/outlined/more_horiz.svg';
 import search from '@material-symbols/svg-400/outlined/search.svg';
@@ -49,6 +50,7 @@ const ICONS = {
   household,
   jot,
   keys,
+  leave,
   measure,
   more,
   pin,

@@ -35,6 +35,12 @@ export function dayWords(day: string): string {
   return format(parseISO(day), 'EEE d MMM');
 }
 
+/** "Tue 10 Mar, 9:20", in this machine's own time; takes an instant in UTC. */
+export function instantWords(at: string): string {
+  const instant = parseISO(at);
+  return `${format(instant, 'EEE d MMM')}, ${format(instant, 'H:mm')}`;
+}
+
 const languages = new Intl.DisplayNames(['en'], { type: 'language' });
 
 /** The English name of a language: "Turkish" for `tr`; the tag itself where there is none. */

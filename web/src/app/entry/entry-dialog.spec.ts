@@ -103,7 +103,7 @@ describe('an entry of the day', () => {
   it('stays open when another device was first', async () => {
     const place = await open(entry, new ApiProblem(409, 'outdated'));
     await place.click('Keep');
-    expect(place.find('[role=alert]').textContent).toContain('changed on another device');
+    expect(place.find('[role=alert]').textContent).toContain('outdated');
     expect(close).not.toHaveBeenCalled();
   });
 });

@@ -11,10 +11,12 @@ import { type Band, PlanEntry, type PlanEntryDraft } from '@gumo/core/vocabulary
 import { Store } from '@ngrx/store';
 import { v7 as uuid } from 'uuid';
 import * as v from 'valibot';
-import { Api, ApiProblem } from '../common/api';
+import { Api } from '../common/api';
 import { BAND_WORDS } from '../common/band-sign';
 import { Clock } from '../common/clock';
 import { PegMark } from '../common/peg-mark';
+import { dayWords } from '../common/words';
+import { Conflicts, type FieldWords } from '../conflict/conflicts';
 import { Tops } from '../state/answers';
 import { childrenFeature } from '../state/children';
 import { DayActions } from '../state/day';
@@ -49,6 +51,7 @@ export interface EntryDialogData {
 export class EntryDialog {
   protected readonly data = inject<EntryDialogData>(MAT_DIALOG_DATA);
   private readonly api = inject(Api);
+  private readonly conflicts = inject(Conflicts);
   private readonly store = inject(Store);
   private readonly clock = inject(Clock);
   private readonly ref = inject<MatDialogRef<EntryDialog>>(MatDialogRef);
@@ -148,9 +151,15 @@ export class EntryDialog {
       pinned: true,
       ...this.form.getRawValue(),
     };
+    const { entry } = this;
     await this.finish(() =>
-      this.entry
-        ? this.api.send('PUT', `/plan/${draft.id}`, { ...this.entry, ...draft }, PlanEntry)
+      entry
+        ? this.conflicts.put(`/plan/${draft.id}`, PlanEntry, {
+            base: entry,
+            mine: { ...entry, ...draft },
+            what: 'this card',
+            words: this.fieldWords(),
+          })
         : this.api.send('POST', '/plan', draft, PlanEntry),
     );
   }
@@ -158,25 +167,46 @@ export class EntryDialog {
   protected async takeOut(): Promise<void> {
     const { entry } = this;
     if (!entry) return;
-    await this.finish(() =>
-      this.api.send('DELETE', `/plan/${entry.id}?version=${entry.version}`, undefined, v.null()),
+    await this.finish(
+      () =>
+        this.api.send('DELETE', `/plan/${entry.id}?version=${entry.version}`, undefined, v.null()),
+      true,
     );
   }
 
-  private async finish(work: () => Promise<unknown>): Promise<void> {
+  private fieldWords(): FieldWords {
+    const nameOf = (list: readonly { id: string }[], id: string, key: 'name' | 'title'): string =>
+      String(
+        (list.find((one) => one.id === id) as Record<string, unknown> | undefined)?.[key] ?? id,
+      );
+    return {
+      activityId: ['Activity', (id: string) => nameOf(this.activities(), id, 'title')],
+      momentId: ['Moment', (id: string) => nameOf(this.moments(), id, 'name')],
+      day: ['Day', dayWords],
+      takers: [
+        'Children',
+        (takers: PlanEntry['takers']) =>
+          takers
+            .map(({ childId, top }) => `${nameOf(this.everyone(), childId, 'name')} to ${top}`)
+            .join(', '),
+      ],
+      minutes: 'Minutes',
+      with: 'With',
+      state: 'State',
+      pinned: 'Pinned',
+    };
+  }
+
+  private async finish(work: () => Promise<unknown>, leaves = false): Promise<void> {
     try {
-      await work();
+      // Where two devices disagree and nothing was chosen, it stays open.
+      if ((await work()) === null && !leaves) return;
       if (this.data.day === this.clock.today()) {
         this.store.dispatch(DayActions.opened({ day: this.data.day }));
       }
       this.ref.close(true);
     } catch (error) {
-      const changed = error instanceof ApiProblem && error.status === 409;
-      this.message.set(
-        changed
-          ? 'This was changed on another device. Close, look again, then change it.'
-          : (error as Error).message,
-      );
+      this.message.set((error as Error).message);
     }
   }
 }

@@ -16,7 +16,7 @@ import { WeekActions, weekFeature } from './week';
 /** Server-sent events, for as long as someone listens; `open` when the line is there (again). */
 function events(): Observable<Change | 'open'> {
   return new Observable((subscriber) => {
-    const source = new EventSource('/api/changes');
+    const source = new EventSource('/api/changes?ngsw-bypass');
     source.onopen = () => subscriber.next('open');
     source.onmessage = ({ data }) => {
       const change = v.safeParse(Change, JSON.parse(String(data)));

@@ -1,5 +1,5 @@
 import { inject } from '@angular/core';
-import { DaySheet } from '@gumo/core/vocabulary';
+import type { DayMark, DaySheet } from '@gumo/core/vocabulary';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
 import { concatLatestFrom } from '@ngrx/operators';
 import {
@@ -8,12 +8,15 @@ import {
   createFeature,
   createReducer,
   createSelector,
+  emptyProps,
   on,
   props,
 } from '@ngrx/store';
 import { EMPTY, catchError, concatMap, from, map, of, switchMap } from 'rxjs';
 import { Api } from '../common/api';
 import { DayAnswer } from './answers';
+import { Outbox } from './outbox';
+import { dayWithWaiting } from './waiting';
 
 export const DayActions = createActionGroup({
   source: 'Day',
@@ -23,15 +26,14 @@ export const DayActions = createActionGroup({
     'Load Failed': props<{ message: string }>(),
     'Presence Toggled': props<{ childId: string }>(),
     'Line Ticked': props<{ key: string }>(),
-    'Sheet Kept': props<{ day: string }>(),
-    'Sheet Refused': props<{ message: string; day: string }>(),
+    'Sheet Kept': emptyProps(),
   },
 });
 
 interface DayState {
   readonly answer: DayAnswer | null;
   readonly failure: string | null;
-  /** Changes of the sheet on their way; until they are kept, what is on screen wins. */
+  /** Marks on their way to the outbox; until they are there, what is on screen wins. */
   readonly writing: number;
 }
 
@@ -64,11 +66,6 @@ export const dayFeature = createFeature({
     })),
     on(DayActions.loadFailed, (state, { message }): DayState => ({ ...state, failure: message })),
     on(DayActions.sheetKept, (state): DayState => ({ ...state, writing: state.writing - 1 })),
-    on(DayActions.sheetRefused, (state, { message }): DayState => ({
-      ...state,
-      writing: state.writing - 1,
-      failure: message,
-    })),
     on(DayActions.presenceToggled, (state, { childId }): DayState =>
       withSheet(state, (sheet) => ({ ...sheet, away: toggled(sheet.away, childId) })),
     ),
@@ -83,11 +80,15 @@ export const dayFeature = createFeature({
 });
 
 export const loadDay = createEffect(
-  (actions = inject(Actions), api = inject(Api)) => {
+  (actions = inject(Actions), api = inject(Api), outbox = inject(Outbox)) => {
     return actions.pipe(
       ofType(DayActions.opened),
       switchMap(({ day }) =>
-        from(api.get(`/days/${day}`, DayAnswer)).pipe(
+        from(
+          api
+            .get(`/days/${day}`, DayAnswer)
+            .then(async (answer) => dayWithWaiting(answer, await outbox.waiting())),
+        ).pipe(
           map((answer) => DayActions.loaded({ answer })),
           catchError((error: Error) => of(DayActions.loadFailed({ message: error.message }))),
         ),
@@ -97,33 +98,23 @@ export const loadDay = createEffect(
   { functional: true },
 );
 
-/** A tick or a presence is on screen at once and kept behind it. */
+/** A tick or a presence is on screen at once, kept on the device, and sent behind it. */
 export const keepSheet = createEffect(
-  (actions = inject(Actions), api = inject(Api), store = inject(Store)) => {
+  (actions = inject(Actions), outbox = inject(Outbox), store = inject(Store)) => {
     return actions.pipe(
       ofType(DayActions.presenceToggled, DayActions.lineTicked),
       concatLatestFrom(() => store.select(dayFeature.selectAnswer)),
-      concatMap(([, answer]) => {
+      concatMap(([action, answer]) => {
         if (!answer) return EMPTY;
         const { day, sheet } = answer;
-        return from(api.send('PUT', `/days/${day}`, sheet, DaySheet)).pipe(
-          map(() => DayActions.sheetKept({ day })),
-          catchError((error: Error) =>
-            of(DayActions.sheetRefused({ message: error.message, day })),
-          ),
+        const mark: DayMark =
+          action.type === DayActions.presenceToggled.type
+            ? { what: 'away', childId: action.childId, on: sheet.away.includes(action.childId) }
+            : { what: 'ready', key: action.key, on: sheet.laidReady.includes(action.key) };
+        return from(outbox.put({ kind: 'mark', day, mark })).pipe(
+          map(() => DayActions.sheetKept()),
         );
       }),
-    );
-  },
-  { functional: true },
-);
-
-/** Who is here changes what lies ready. */
-export const reloadAfterPresence = createEffect(
-  (actions = inject(Actions)) => {
-    return actions.pipe(
-      ofType(DayActions.sheetKept),
-      map(({ day }) => DayActions.opened({ day })),
     );
   },
   { functional: true },

@@ -1,6 +1,7 @@
 import { DOCUMENT, Injectable, inject } from '@angular/core';
 import type {
   ChildNote,
+  DayMark,
   Observation,
   OwnWord,
   Pegs,
@@ -23,6 +24,7 @@ export type Parcel =
   | { readonly kind: 'note'; readonly note: ChildNote }
   | { readonly kind: 'note-back'; readonly noteId: string; readonly childId: string }
   | { readonly kind: 'pegs'; readonly pegs: Pegs }
+  | { readonly kind: 'mark'; readonly day: string; readonly mark: DayMark }
   | { readonly kind: 'range'; readonly sittingId: string; readonly move: RangeMove }
   | { readonly kind: 'end'; readonly sittingId: string; readonly end: SittingEnd };
 
@@ -163,8 +165,7 @@ export class Outbox {
     try {
       await this.post(batch);
     } catch (error) {
-      if (!(error instanceof ApiProblem) || error.status >= 500 || error.status === 429)
-        throw error;
+      if (!(error instanceof ApiProblem) || isForLater(error.status)) throw error;
       const [parcel, ...more] = batch;
       if (more.length > 0) {
         for (const one of batch) await this.deliver(db, [one]);
@@ -184,6 +185,8 @@ export class Outbox {
         return this.api.send('POST', `/sittings/${first.sittingId}/end`, first.end, Anything);
       case 'range':
         return this.api.send('POST', `/sittings/${first.sittingId}/range`, first.move, Anything);
+      case 'mark':
+        return this.api.send('POST', `/days/${first.day}/marks`, first.mark, Anything);
       case 'word':
         return this.api.send('POST', '/words', { words: [first.word] }, Anything);
       case 'note':
@@ -206,6 +209,9 @@ export class Outbox {
   }
 }
 
+/** Nothing is wrong with what was sent: the server is busy, or this device is locked or let in no more. */
+const isForLater = (status: number): boolean => status >= 500 || [401, 423, 429].includes(status);
+
 function childrenOf(parcel: Parcel): string[] {
   switch (parcel.kind) {
     case 'sitting':
@@ -222,6 +228,7 @@ function childrenOf(parcel: Parcel): string[] {
       return [parcel.childId];
     case 'voiding':
       return parcel.childId === undefined ? [] : [parcel.childId];
+    case 'mark':
     case 'range':
     case 'end':
       return [];

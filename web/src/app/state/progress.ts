@@ -1,10 +1,13 @@
 import { inject } from '@angular/core';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
-import { createActionGroup, createFeature, createReducer, on, props } from '@ngrx/store';
+import { concatLatestFrom } from '@ngrx/operators';
+import { Store, createActionGroup, createFeature, createReducer, on, props } from '@ngrx/store';
 import { catchError, from, map, mergeMap, of } from 'rxjs';
 import { Api } from '../common/api';
 import { Clock } from '../common/clock';
-import { ProgressAnswer } from './answers';
+import { Evidence, ProgressAnswer } from './answers';
+import { Outbox, outboxFeature } from './outbox';
+import { progressWithWaiting } from './waiting';
 
 export const ProgressActions = createActionGroup({
   source: 'Progress',
@@ -39,11 +42,25 @@ export const progressFeature = createFeature({
 });
 
 export const loadProgress = createEffect(
-  (actions = inject(Actions), api = inject(Api), clock = inject(Clock)) => {
+  (
+    actions = inject(Actions),
+    api = inject(Api),
+    clock = inject(Clock),
+    outbox = inject(Outbox),
+    store = inject(Store),
+  ) => {
+    const load = async (childId: string, reachable: boolean): Promise<ProgressAnswer> => {
+      const today = clock.today();
+      const answer = await api.get(`/children/${childId}/progress?today=${today}`, ProgressAnswer);
+      if (reachable) return answer;
+      const state = await api.get(`/children/${childId}/evidence`, Evidence);
+      return progressWithWaiting(answer, state, await outbox.waiting(), today);
+    };
     return actions.pipe(
       ofType(ProgressActions.wanted),
-      mergeMap(({ childId }) =>
-        from(api.get(`/children/${childId}/progress?today=${clock.today()}`, ProgressAnswer)).pipe(
+      concatLatestFrom(() => store.select(outboxFeature.selectReachable)),
+      mergeMap(([{ childId }, reachable]) =>
+        from(load(childId, reachable)).pipe(
           map((answer) => ProgressActions.loaded({ answer })),
           catchError((error: Error) =>
             of(ProgressActions.loadFailed({ childId, message: error.message })),

@@ -26,7 +26,8 @@ import { Api } from '../common/api';
 import { Evidence } from './answers';
 import { childrenFeature } from './children';
 import { householdFeature } from './household';
-import { Outbox } from './outbox';
+import { Outbox, outboxFeature } from './outbox';
+import { evidenceWithWaiting } from './waiting';
 
 export const RunActions = createActionGroup({
   source: 'Run',
@@ -221,12 +222,22 @@ export const runFeature = createFeature({
 
 /** What is known of each child when a sitting opens; nothing where the server cannot be reached. */
 export const loadEvidence = createEffect(
-  (actions = inject(Actions), api = inject(Api)) => {
+  (
+    actions = inject(Actions),
+    api = inject(Api),
+    outbox = inject(Outbox),
+    store = inject(Store),
+  ) => {
+    const load = async (childId: string, reachable: boolean): Promise<ChildState> => {
+      const state = await api.get(`/children/${childId}/evidence`, Evidence);
+      return reachable ? state : evidenceWithWaiting(state, await outbox.waiting());
+    };
     return actions.pipe(
       ofType(RunActions.begun, RunActions.resumed),
       mergeMap(({ sitting }) => sitting.takers.map((taker) => taker.childId)),
-      mergeMap((childId) =>
-        from(api.get(`/children/${childId}/evidence`, Evidence)).pipe(
+      concatLatestFrom(() => store.select(outboxFeature.selectReachable)),
+      mergeMap(([childId, reachable]) =>
+        from(load(childId, reachable)).pipe(
           catchError(() => of(emptyState(childId, 'middle'))),
           map((state) => RunActions.evidenceLoaded({ state })),
         ),

@@ -108,10 +108,10 @@ describe('the day in the store', () => {
     let state = dayFeature.reducer(undefined, DayActions.loaded({ answer: answer([]) }));
     state = dayFeature.reducer(state, DayActions.presenceToggled({ childId: 'a' }));
     state = dayFeature.reducer(state, DayActions.presenceToggled({ childId: 'b' }));
-    state = dayFeature.reducer(state, DayActions.sheetKept({ day: '2026-03-10' }));
+    state = dayFeature.reducer(state, DayActions.sheetKept());
     state = dayFeature.reducer(state, DayActions.loaded({ answer: answer(['a']) }));
     expect(away(state)).toEqual(['a', 'b']);
-    state = dayFeature.reducer(state, DayActions.sheetKept({ day: '2026-03-10' }));
+    state = dayFeature.reducer(state, DayActions.sheetKept());
     state = dayFeature.reducer(state, DayActions.loaded({ answer: answer(['c']) }));
     expect(away(state)).toEqual(['c']);
   });

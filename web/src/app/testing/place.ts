@@ -4,6 +4,7 @@ import { provideRouter } from '@angular/router';
 import { LIBRARY } from '@gumo/core/activities';
 import { type Child, type Thing, newHousehold } from '@gumo/core/vocabulary';
 import { Store, provideState, provideStore } from '@ngrx/store';
+import { Subject } from 'rxjs';
 import * as v from 'valibot';
 import { Api, type ApiProblem } from '../common/api';
 import { Clock } from '../common/clock';
@@ -74,7 +75,8 @@ export class Place<T> {
 
   static async open<T>(type: Type<T>, setting: Setting = {}): Promise<Place<T>> {
     const sent: Sent[] = [];
-    const api: Pick<Api, 'get' | 'send' | 'sendText'> = {
+    const api: Pick<Api, 'get' | 'send' | 'sendText' | 'shut'> = {
+      shut: new Subject(),
       get: async (path, schema) =>
         v.parse(schema, setting.answers?.[path.split('?')[0] ?? ''] ?? []),
       sendText: async (path, text, schema) => {

@@ -27,6 +27,7 @@ import * as v from 'valibot';
 import { Api, ApiProblem } from '../../common/api';
 import { BAND_WORDS } from '../../common/band-sign';
 import { Icon } from '../../common/icon';
+import { Conflicts, type FieldWords } from '../../conflict/conflicts';
 import { OwnActivities } from '../../state/answers';
 import { HouseholdActions, householdFeature } from '../../state/household';
 
@@ -136,6 +137,16 @@ function quantityOf(choice: QuantityChoice, count: number, old: Quantity): Quant
   }
 }
 
+const ACTIVITY_WORDS: FieldWords = {
+  title: 'Title',
+  skills: 'Skills',
+  band: 'Band',
+  minutes: 'Minutes',
+  sentence: 'In a sentence',
+  steps: ['Steps', (steps: OwnActivity['steps']) => steps.map((one) => one.text).join('\n')],
+  archived: 'Put away',
+};
+
 /** An activity of the household's own: new, copied from another one, or changed. */
 @Component({
   selector: 'gumo-own-activity',
@@ -166,6 +177,9 @@ export class OwnActivityForm {
   protected readonly quantityWords = QUANTITY_WORDS;
   protected readonly choices = Object.keys(QUANTITY_WORDS) as QuantityChoice[];
   protected readonly allSkills = SKILLS;
+  private readonly conflicts = inject(Conflicts);
+  /** The activity as it was when the writing began. */
+  private base: OwnActivity | null = null;
   protected readonly draft = signal<Draft>({ ...EMPTY, id: uuid() });
   protected readonly message = signal<string | null>(null);
   protected readonly field = signal<string | null>(null);
@@ -196,6 +210,9 @@ export class OwnActivityForm {
     if (id !== undefined && id !== this.draft().id) {
       const own = await this.api.get('/activities/own', OwnActivities).catch(() => []);
       const known = own.find((one) => one.id === id);
+      // What is being written stays; what came meanwhile is settled when it is kept.
+      if (this.base && JSON.stringify(this.base) !== JSON.stringify(this.draft())) return;
+      this.base = known ?? null;
       if (known) this.draft.set(known);
       else this.message.set('There is no such activity of your own.');
       return;
@@ -306,9 +323,15 @@ export class OwnActivityForm {
       return;
     }
     try {
-      await (this.isNew()
-        ? this.api.send('POST', '/activities/own', checked.output, OwnActivity)
-        : this.api.send('PUT', `/activities/own/${draft.id}`, checked.output, OwnActivity));
+      const kept = this.isNew()
+        ? await this.api.send('POST', '/activities/own', checked.output, OwnActivity)
+        : await this.conflicts.put(`/activities/own/${draft.id}`, OwnActivity, {
+            base: this.base ?? checked.output,
+            mine: checked.output,
+            what: draft.title,
+            words: ACTIVITY_WORDS,
+          });
+      if (!kept) return;
       this.store.dispatch(HouseholdActions.libraryChanged());
       await this.router.navigate(archived ? ['/activities'] : ['/activities', draft.id]);
     } catch (error) {

@@ -6,6 +6,7 @@ import * as v from 'valibot';
 import { Api, ApiProblem } from '../../common/api';
 import { faultWords } from '../../common/faults';
 import { Icon } from '../../common/icon';
+import { Conflicts } from '../../conflict/conflicts';
 import { Songs } from '../../state/answers';
 
 /** Counting songs in the household's own words. */
@@ -118,6 +119,7 @@ import { Songs } from '../../state/answers';
 })
 export class Songbook {
   private readonly api = inject(Api);
+  private readonly conflicts = inject(Conflicts);
   protected readonly songs = signal<readonly Song[]>([]);
   protected readonly draft = signal<Song | null>(null);
   protected readonly message = signal<string | null>(null);
@@ -163,7 +165,18 @@ export class Songbook {
     await this.send(() =>
       song.version === 0
         ? this.api.send('POST', '/songs', checked.output, Song)
-        : this.api.send('PUT', `/songs/${song.id}`, checked.output, Song),
+        : this.conflicts.put(`/songs/${song.id}`, Song, {
+            base: this.songs().find((one) => one.id === song.id) ?? checked.output,
+            mine: checked.output,
+            what: song.title,
+            words: {
+              title: 'Title',
+              direction: 'Up or down',
+              from: 'From',
+              to: 'To',
+              words: 'Words',
+            },
+          }),
     );
   }
 

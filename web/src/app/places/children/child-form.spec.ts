@@ -101,6 +101,6 @@ describe('a child’s form', () => {
     const place = await open({ id: wren.id }, new ApiProblem(409, 'outdated'));
     await write(place, 'name', 'Wrenna');
     await place.submit();
-    expect(place.find('[role=alert]').textContent).toContain('changed on another device');
+    expect(place.find('[role=alert]').textContent).toContain('outdated');
   });
 });

@@ -38,6 +38,7 @@ import { Api, ApiProblem } from '../../common/api';
 import { Clock } from '../../common/clock';
 import { PEG_FILL, PegMark } from '../../common/peg-mark';
 import { POLICY_WORDS } from '../../common/words';
+import { Conflicts, type FieldWords } from '../../conflict/conflicts';
 import { ChildrenActions, childrenFeature } from '../../state/children';
 import { ForgetChild } from './forget-child';
 
@@ -66,6 +67,21 @@ const listOf =
   };
 
 /** Adds a child, or changes one; a child is archived, never deleted here. */
+const CHILD_WORDS: FieldWords = {
+  name: 'Name',
+  birthDate: 'Born',
+  mark: ['Peg mark', ({ shape, color }: Child['mark']) => `${color} ${shape}`],
+  interests: 'Interests',
+  cautions: [
+    'Cautions',
+    ({ mouths, allergies, note }: Child['cautions']) =>
+      [mouths ? 'mouths things' : '', ...allergies, note].filter(Boolean).join(', ') || 'none',
+  ],
+  answerModes: ['Answers', (modes: AnswerMode[]) => modes.join(', ')],
+  policy: ['How sure', (policy: Policy) => POLICY_WORDS[policy]],
+  archived: ['Put away', (archived: boolean) => (archived ? 'yes' : 'no')],
+};
+
 @Component({
   selector: 'gumo-child-form',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -101,6 +117,7 @@ export class ChildForm {
   protected readonly modes = MODES;
   protected readonly modeWords = MODE_WORDS;
 
+  private readonly conflicts = inject(Conflicts);
   private readonly childById = this.store.selectSignal(childrenFeature.selectChildById);
   private readonly everyone = this.store.selectSignal(childrenFeature.selectEveryone);
   protected readonly child = computed(() => this.childById()[this.id() ?? ''] ?? null);
@@ -141,8 +158,12 @@ export class ChildForm {
     });
   }
 
+  /** The child as it was when the fields were filled. */
+  private base: Child | null = null;
+
   private fill(child: Child): void {
     if (this.form.dirty) return;
+    this.base = child;
     this.form.setValue({
       name: child.name,
       birthDate: child.birthDate,
@@ -191,7 +212,7 @@ export class ChildForm {
       return;
     }
     const value = this.form.getRawValue();
-    const old = this.child();
+    const old = this.base;
     const child: Child = {
       id: old?.id ?? uuid(),
       name: value.name.trim(),
@@ -211,8 +232,14 @@ export class ChildForm {
     this.saving.set(true);
     try {
       const kept = old
-        ? await this.api.send('PUT', `/children/${child.id}`, child, Child)
+        ? await this.conflicts.put(`/children/${child.id}`, Child, {
+            base: old,
+            mine: child,
+            what: child.name,
+            words: CHILD_WORDS,
+          })
         : await this.api.send('POST', '/children', child, Child);
+      if (!kept) return;
       this.store.dispatch(ChildrenActions.kept({ child: kept }));
       await this.router.navigate(kept.archived ? ['/children'] : ['/children', kept.id]);
     } catch (error) {
@@ -230,10 +257,6 @@ export class ChildForm {
 
   /** Puts each message of the server beside its field; the rest stands above the buttons. */
   private show(error: Error): void {
-    if (error instanceof ApiProblem && error.status === 409) {
-      this.message.set('This child was changed on another device. Reload, then change it again.');
-      return;
-    }
     const fields = error instanceof ApiProblem ? error.errors : [];
     const rest = fields.filter(({ field, message }) => {
       const name = field.split('.').findLast((part) => Number.isNaN(Number(part))) ?? '';

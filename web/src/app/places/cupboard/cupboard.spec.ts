@@ -131,7 +131,7 @@ describe('a thing in its place', () => {
     const place = await open(discs, false, new ApiProblem(409, 'outdated'));
     await place.fill(/^What/, 'cork rounds');
     await place.submit();
-    expect(place.find('[role=alert]').textContent).toContain('changed on another device');
+    expect(place.find('[role=alert]').textContent).toContain('outdated');
     expect(place.find<HTMLInputElement>('input.name').value).toBe('cork rounds');
   });
 });

@@ -6,6 +6,7 @@ import * as v from 'valibot';
 import { Api } from '../../common/api';
 import { Clock } from '../../common/clock';
 import { Icon } from '../../common/icon';
+import { Conflicts } from '../../conflict/conflicts';
 import { Kits as KitList } from '../../state/answers';
 import { householdFeature } from '../../state/household';
 import { thingsFeature } from '../../state/things';
@@ -22,6 +23,7 @@ const DAYS_A_WEEK = 7;
 })
 export class Kits {
   private readonly api = inject(Api);
+  private readonly conflicts = inject(Conflicts);
   private readonly clock = inject(Clock);
   private readonly store = inject(Store);
   protected readonly things = this.store.selectSignal(thingsFeature.selectThings);
@@ -107,7 +109,21 @@ export class Kits {
     await this.send(() =>
       isNew
         ? this.api.send('POST', '/kits', row, Kit)
-        : this.api.send('PUT', `/kits/${kit.id}`, row, Kit),
+        : this.conflicts.put(`/kits/${kit.id}`, Kit, {
+            base: before ?? row,
+            mine: row,
+            what: kit.title,
+            words: {
+              title: 'Name',
+              contents: [
+                'What is in it',
+                (contents: Kit['contents']) =>
+                  contents
+                    .map(({ thingId, count }) => `${count} ${this.nameOf(thingId)}`)
+                    .join(', '),
+              ],
+            },
+          }),
     );
   }
 

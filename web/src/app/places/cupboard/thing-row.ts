@@ -14,8 +14,9 @@ import {
 import { smallPartReason } from '@gumo/core/things';
 import { HAZARDS, type Shape, Thing, USES, type Use } from '@gumo/core/vocabulary';
 import * as v from 'valibot';
-import { Api, ApiProblem } from '../../common/api';
+import { Api } from '../../common/api';
 import { faultWords } from '../../common/faults';
+import { Conflicts, type FieldWords } from '../../conflict/conflicts';
 
 const KINDS: readonly (readonly [Shape['kind'], string])[] = [
   ['unknown', 'not measured'],
@@ -24,6 +25,23 @@ const KINDS: readonly (readonly [Shape['kind'], string])[] = [
   ['block', 'block'],
   ['rod', 'rod'],
 ];
+const THING_WORDS: FieldWords = {
+  name: 'What it is',
+  use: 'Used as',
+  count: 'How many',
+  colors: [
+    'Colors',
+    (colors: Thing['colors']) =>
+      colors.map((one) => `${one.count} ${one.name}`).join(', ') || 'none',
+  ],
+  alike: 'All alike',
+  shape: 'Shape and size',
+  box: 'Box',
+  consumable: 'Used up',
+  interests: 'Interests',
+  hazards: 'Hazards',
+};
+
 /** What is measured of each shape, in mm, by the name of its field. */
 const MEASURES: Record<Shape['kind'], readonly (readonly [string, string])[]> = {
   unknown: [],
@@ -186,6 +204,9 @@ export class ThingRow {
   protected readonly uses = USES;
   protected readonly kinds = KINDS;
   protected readonly hazards = HAZARDS;
+  private readonly conflicts = inject(Conflicts);
+  /** The thing as it was when the writing began. */
+  private base: Thing | null = null;
   protected readonly draft = signal<Thing>(null as unknown as Thing);
   protected readonly colorText = signal('');
   protected readonly message = signal<string | null>(null);
@@ -199,6 +220,9 @@ export class ThingRow {
     effect(() => {
       const thing = this.thing();
       untracked(() => {
+        // What is being written stays; what came meanwhile is settled when it is kept.
+        if (this.base && JSON.stringify(this.base) !== JSON.stringify(this.draft())) return;
+        this.base = thing;
         this.draft.set(thing);
         this.colorText.set(thing.colors.map((one) => `${one.count} ${one.name}`).join(', '));
       });
@@ -266,17 +290,17 @@ export class ThingRow {
       return;
     }
     try {
-      await (this.isNew()
-        ? this.api.send('POST', '/things', checked.output, Thing)
-        : this.api.send('PUT', `/things/${draft.id}`, checked.output, Thing));
-      this.kept.emit();
+      const kept = this.isNew()
+        ? await this.api.send('POST', '/things', checked.output, Thing)
+        : await this.conflicts.put(`/things/${draft.id}`, Thing, {
+            base: this.base ?? draft,
+            mine: checked.output,
+            what: draft.name,
+            words: THING_WORDS,
+          });
+      if (kept) this.kept.emit();
     } catch (error) {
-      const changed = error instanceof ApiProblem && error.status === 409;
-      this.message.set(
-        changed
-          ? 'This was changed on another device. Cancel, and change it again.'
-          : (error as Error).message,
-      );
+      this.message.set((error as Error).message);
     }
   }
 }

@@ -2,30 +2,55 @@ import { Injectable, computed, effect, inject, signal, untracked } from '@angula
 import { Household as HouseholdSchema, type Household } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
 import * as v from 'valibot';
-import { Api, ApiProblem } from '../../common/api';
 import { faultWords } from '../../common/faults';
+import { Conflicts, type FieldWords } from '../../conflict/conflicts';
 import { HouseholdActions, householdFeature } from '../../state/household';
 
 type Issues = [v.BaseIssue<unknown>, ...v.BaseIssue<unknown>[]];
+
+const HOUSEHOLD_WORDS: FieldWords = {
+  name: 'Name',
+  languages: 'Languages',
+  openDays: 'Open days',
+  units: 'Units',
+  paper: 'Paper',
+  frameFill: 'Filling a ten frame',
+  digitForms: 'How digits look',
+  moments: [
+    'The day',
+    (moments: Household['moments']) =>
+      moments.map((one) => `${one.time.replace(/^0/, '')} ${one.name}`).join('\n'),
+  ],
+  tablePerWeek: 'Table time a week',
+  tablesADay: 'Table time a day',
+  tableMinutesADay: 'Minutes at the table a day',
+  preferredWay: 'How a sitting is given',
+  planSeconds: 'Planning a week',
+};
 
 /** The household as it is being changed on screen, kept as a whole with its version. */
 @Injectable()
 export class HouseholdDraft {
   private readonly store = inject(Store);
-  private readonly api = inject(Api);
   private readonly household = this.store.selectSignal(householdFeature.selectHousehold);
 
+  private readonly conflicts = inject(Conflicts);
+  /** The household as it was when the change began. */
+  private readonly base = signal<Household | null>(null);
   readonly draft = signal<Household | null>(null);
   readonly message = signal<string | null>(null);
   readonly kept = signal(false);
-  readonly changed = computed(
-    () => JSON.stringify(this.draft()) !== JSON.stringify(this.household()),
-  );
+  readonly changed = computed(() => JSON.stringify(this.draft()) !== JSON.stringify(this.base()));
 
   constructor() {
     effect(() => {
       const household = this.household();
-      untracked(() => this.draft.set(household));
+      untracked(() => {
+        // What is being changed stays; what came meanwhile is settled when it is kept.
+        if (JSON.stringify(this.draft()) !== JSON.stringify(this.base())) return;
+        this.base.set(household);
+        this.draft.set(household);
+      });
     });
   }
 
@@ -41,18 +66,23 @@ export class HouseholdDraft {
       this.message.set(wordsFor(checked.issues));
       return;
     }
+    const base = this.base();
+    if (!base) return;
     try {
-      await this.api.send('PUT', '/household', checked.output, HouseholdSchema);
+      const kept = await this.conflicts.put('/household', HouseholdSchema, {
+        base,
+        mine: checked.output,
+        what: 'the household',
+        words: HOUSEHOLD_WORDS,
+      });
+      if (!kept) return;
+      this.base.set(kept);
+      this.draft.set(kept);
       this.message.set(null);
       this.kept.set(true);
       this.store.dispatch(HouseholdActions.libraryChanged());
     } catch (error) {
-      const late = error instanceof ApiProblem && error.status === 409;
-      this.message.set(
-        late
-          ? 'This was changed on another device. Reload, then change it again.'
-          : (error as Error).message,
-      );
+      this.message.set((error as Error).message);
     }
   }
 }

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component } from '@angular/core';
 import { RouterLink, RouterLinkActive } from '@angular/router';
 
-/** Parts of the household: its choices, its day, its records. */
+/** Parts of the household: its choices, its day, its records, other devices. */
 @Component({
   selector: 'gumo-household-nav',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -49,5 +49,6 @@ export class HouseholdNav {
     ['/household', 'Choices'],
     ['/household/day', 'The day'],
     ['/household/records', 'Records'],
+    ['/household/sharing', 'Sharing'],
   ] as const;
 }

@@ -58,7 +58,7 @@ describe('the household’s choices', () => {
     const place = await Place.open(Household, { refusal: new ApiProblem(409, 'outdated') });
     await choose(place, 'Paper', 'Letter');
     await place.submit();
-    expect(place.find('[role=alert]').textContent).toContain('changed on another device');
+    expect(place.find('[role=alert]').textContent).toContain('outdated');
     expect(choices(place, 'Paper')).toEqual(['Letter']);
   });
 });

@@ -3,7 +3,7 @@ import { Store } from '@ngrx/store';
 import * as v from 'valibot';
 import { Api } from '../../common/api';
 import { Icon } from '../../common/icon';
-import { dayWords } from '../../common/words';
+import { instantWords } from '../../common/words';
 import { childrenFeature } from '../../state/children';
 import { HouseholdNav } from './household-nav';
 import { TableImport } from './table-import';
@@ -19,7 +19,13 @@ type Backup = v.InferOutput<typeof Backup>;
 const State = v.object({ backups: v.array(Backup), notice: v.string(), folder: v.string() });
 const Taken = v.object({ before: v.string() });
 const Audit = v.array(
-  v.object({ id: v.number(), at: v.string(), what: v.string(), detail: v.string() }),
+  v.object({
+    id: v.number(),
+    at: v.string(),
+    what: v.string(),
+    detail: v.string(),
+    who: v.string(),
+  }),
 );
 const AUDIT_WORDS: Readonly<Record<string, string>> = {
   exported: 'taken along',
@@ -27,6 +33,14 @@ const AUDIT_WORDS: Readonly<Record<string, string>> = {
   restored: 'taken back',
   forgotten: 'forgotten',
   'copy-removed': 'copy removed',
+  'signed-in': 'signed in',
+  refused: 'turned away',
+  paired: 'let in',
+  'signed-out': 'signed out',
+  'device-removed': 'let in no more',
+  'sharing-on': 'sharing on',
+  'sharing-off': 'sharing off',
+  'password-set': 'password set',
 };
 
 const KIND_WORDS: Record<Backup['kind'], string> = {
@@ -80,13 +94,9 @@ export class Records {
     }
   }
 
-  /** "Tue 10 Mar, 9:20", in this machine's own time. */
-  protected when({ at }: Pick<Backup, 'at'>): string {
-    // A copy's name has dashes for what a file may not be called.
-    const instant = new Date(at.replace(/T(\d+)-(\d+)-(\d+)-(\d+)Z$/, 'T$1:$2:$3.$4Z'));
-    const two = (n: number): string => String(n).padStart(2, '0');
-    const day = `${instant.getFullYear()}-${two(instant.getMonth() + 1)}-${two(instant.getDate())}`;
-    return `${dayWords(day)}, ${instant.getHours()}:${two(instant.getMinutes())}`;
+  /** A copy's name has dashes for what a file may not be called. */
+  protected when({ at }: { readonly at: string }): string {
+    return instantWords(at.replace(/T(\d+)-(\d+)-(\d+)-(\d+)Z$/, 'T$1:$2:$3.$4Z'));
   }
 
   protected size({ bytes }: Backup): string {

@@ -5,19 +5,21 @@ import {
   effect,
   inject,
   input,
-  linkedSignal,
   signal,
+  untracked,
 } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { FIRST_LOOK } from '@gumo/core/evidence';
 import { skillOf } from '@gumo/core/skills';
-import { DaySheet, type Outcome, type Sitting } from '@gumo/core/vocabulary';
+import { type DayMark, DaySheet, type Outcome, type Sitting } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
-import { Api } from '../../common/api';
+import * as v from 'valibot';
+import { Api, ApiProblem } from '../../common/api';
 import { Clock } from '../../common/clock';
 import { Icon } from '../../common/icon';
 import { PegMark } from '../../common/peg-mark';
 import { OUTCOME_WORDS, dayWords } from '../../common/words';
+import { Conflicts } from '../../conflict/conflicts';
 import { DaySeen } from '../../state/answers';
 import { childrenFeature } from '../../state/children';
 import { DayActions, dayFeature } from '../../state/day';
@@ -42,6 +44,7 @@ export class DayEnd {
   private readonly store = inject(Store);
   private readonly api = inject(Api);
   private readonly clock = inject(Clock);
+  private readonly conflicts = inject(Conflicts);
   private readonly outbox = inject(Outbox);
   private readonly jotting = inject(Jotting);
   private readonly childById = this.store.selectSignal(childrenFeature.selectChildById);
@@ -52,8 +55,11 @@ export class DayEnd {
   protected readonly today = computed(() => this.day() ?? this.clock.today());
   protected readonly title = computed(() => dayWords(this.today()));
   protected readonly seen = signal<DaySeen | null>(null);
-  protected readonly words = linkedSignal(() => this.answer()?.sheet.words ?? '');
-  protected readonly kept = computed(() => this.words() === (this.answer()?.sheet.words ?? ''));
+  private readonly keptWords = computed(() => this.answer()?.sheet.words ?? '');
+  /** The words as they were when the writing began; what came meanwhile does not take their place. */
+  private readonly before = signal('');
+  protected readonly words = signal('');
+  protected readonly kept = computed(() => this.words() === this.keptWords());
 
   protected readonly open = computed(() =>
     (this.seen()?.sittings ?? [])
@@ -94,10 +100,21 @@ export class DayEnd {
 
   constructor() {
     effect(() => {
+      const now = this.keptWords();
+      untracked(() => {
+        if (this.words() === this.before()) this.hold(now);
+      });
+    });
+    effect(() => {
       const day = this.today();
       this.store.dispatch(DayActions.opened({ day }));
       void this.load(day);
     });
+  }
+
+  private hold(words: string): void {
+    this.before.set(words);
+    this.words.set(words);
   }
 
   private titleOf(sitting: Sitting): string {
@@ -126,14 +143,30 @@ export class DayEnd {
   protected async keep(): Promise<void> {
     const sheet = this.answer()?.sheet;
     if (!sheet) return;
+    const words = this.words().trim();
+    const send = (before: string): Promise<DaySheet> => {
+      const mark: DayMark = { what: 'words', before, words };
+      return this.api.send('POST', `/days/${sheet.day}/marks`, mark, DaySheet);
+    };
     try {
-      const words = this.words().trim();
-      await this.api.send('PUT', `/days/${sheet.day}`, { ...sheet, words }, DaySheet);
-      this.store.dispatch(DayActions.opened({ day: sheet.day }));
-      this.failure.set(null);
+      await send(this.before());
     } catch (error) {
-      this.failure.set((error as Error).message);
+      const late = error instanceof ApiProblem && error.status === 409;
+      const theirs = late ? v.safeParse(DaySheet, error.current) : undefined;
+      if (!theirs?.success) {
+        this.failure.set((error as Error).message);
+        return;
+      }
+      const there = theirs.output.words ?? '';
+      const clash = { field: 'words', name: 'In a few words', here: words, there };
+      const settled = await this.conflicts.ask('the words about the day', [clash]);
+      if (settled === null) return;
+      if (settled['words'] === 'here') await send(there);
+      else this.words.set(there);
     }
+    this.hold(this.words().trim());
+    this.store.dispatch(DayActions.opened({ day: sheet.day }));
+    this.failure.set(null);
   }
 
   protected jot(childId: string): void {

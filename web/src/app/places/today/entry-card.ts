@@ -39,14 +39,16 @@ export interface EntryView {
           }
         </ul>
       </div>
-      <button
-        type="button"
-        class="tune"
-        [attr.aria-label]="'Change ' + (view().activity?.title ?? 'this activity')"
-        (click)="changed.emit()"
-      >
-        <gumo-icon name="tune" />
-      </button>
+      @if (!fixed()) {
+        <button
+          type="button"
+          class="tune"
+          [attr.aria-label]="'Change ' + (view().activity?.title ?? 'this activity')"
+          (click)="changed.emit()"
+        >
+          <gumo-icon name="tune" />
+        </button>
+      }
       @if (view().entry.state === 'done') {
         <p class="ready"><gumo-icon name="check" /> Done</p>
       } @else if (view().takers.length > 0) {
@@ -144,6 +146,8 @@ export class EntryCard {
   readonly view = input.required<EntryView>();
   /** The one to begin now. */
   readonly next = input(false);
+  /** True where it may only be run, not changed. */
+  readonly fixed = input(false);
   readonly begun = output();
   readonly changed = output();
   protected readonly words = topWords;

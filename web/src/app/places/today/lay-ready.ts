@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { LOCAL_RULES, listWords } from '../../common/words';
+import { Door } from '../../common/door';
 import { Icon } from '../../common/icon';
 import type { NeedLine } from '../../state/answers';
 import { childrenFeature } from '../../state/children';
@@ -59,10 +60,12 @@ import { DayActions, dayFeature } from '../../state/day';
           </li>
         }
       </ul>
-      <p class="papers">
-        <a class="button" routerLink="/print/tray"><gumo-icon name="print" /> Sheets for today</a>
-        <a class="button" [href]="list()" target="_blank" rel="noopener">This list as PDF</a>
-      </p>
+      @if (door.isKeeper()) {
+        <p class="papers">
+          <a class="button" routerLink="/print/tray"><gumo-icon name="print" /> Sheets for today</a>
+          <a class="button" [href]="list()" target="_blank" rel="noopener">This list as PDF</a>
+        </p>
+      }
       @if (careful(); as careful) {
         <div class="caution">
           <p>
@@ -164,6 +167,7 @@ import { DayActions, dayFeature } from '../../state/day';
 })
 export class LayReady {
   private readonly store = inject(Store);
+  protected readonly door = inject(Door);
   protected readonly rules = LOCAL_RULES;
   private readonly answer = this.store.selectSignal(dayFeature.selectAnswer);
   private readonly childById = this.store.selectSignal(childrenFeature.selectChildById);

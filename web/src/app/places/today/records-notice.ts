@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/cor
 import { RouterLink } from '@angular/router';
 import * as v from 'valibot';
 import { Api } from '../../common/api';
+import { Door } from '../../common/door';
 
 const State = v.object({ notice: v.string() });
 
@@ -27,12 +28,16 @@ export class RecordsNotice {
   protected readonly notice = signal('');
 
   constructor() {
-    inject(Api)
-      .get('/records/backups', State)
-      .then(
-        ({ notice }) => this.notice.set(notice),
-        // Whoever cannot be asked is said elsewhere.
-        () => undefined,
-      );
+    void this.load(inject(Api), inject(Door));
+  }
+
+  private async load(api: Api, door: Door): Promise<void> {
+    await door.ready();
+    if (!door.isKeeper()) return;
+    try {
+      this.notice.set((await api.get('/records/backups', State)).notice);
+    } catch {
+      // Whoever cannot be asked is said elsewhere.
+    }
   }
 }

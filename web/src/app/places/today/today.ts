@@ -16,6 +16,7 @@ import { map } from 'rxjs';
 import { v7 as uuid } from 'uuid';
 import { Api } from '../../common/api';
 import { Clock } from '../../common/clock';
+import { Door } from '../../common/door';
 import { Icon } from '../../common/icon';
 import { PegMark } from '../../common/peg-mark';
 import { childrenFeature } from '../../state/children';
@@ -63,6 +64,7 @@ export class Today {
   private readonly api = inject(Api);
   private readonly dialog = inject(MatDialog);
   protected readonly clock = inject(Clock);
+  protected readonly door = inject(Door);
 
   protected readonly children = this.store.selectSignal(childrenFeature.selectPresent);
   protected readonly childrenLoaded = this.store.selectSignal(childrenFeature.selectLoaded);

@@ -1,0 +1,97 @@
+import { DOCUMENT, Injectable, computed, inject, signal } from '@angular/core';
+import { Whoever } from '@gumo/core/vocabulary';
+import * as v from 'valibot';
+import { Api } from './api';
+import { Clock } from './clock';
+
+const AT_HOME: Whoever = { door: 'home', role: 'keeper', device: null };
+const LOOK_EVERY_MS = 5_000;
+const TELL_EVERY_MS = 60_000;
+const Nothing = v.unknown();
+
+/** Who sits at this device, whether it is locked, and leaving it. */
+@Injectable({ providedIn: 'root' })
+export class Door {
+  private readonly api = inject(Api);
+  private readonly clock = inject(Clock);
+  private readonly document = inject(DOCUMENT);
+
+  /** Null until the server, or what is held of it, has answered. */
+  readonly who = signal<Whoever | null>(null);
+  readonly locked = signal(false);
+  /** Until it is known, a device is taken for a keeper's: the server decides in any case. */
+  readonly isKeeper = computed(() => this.who()?.role !== 'helper');
+  readonly isGuest = computed(() => this.who()?.door === 'network');
+
+  private readonly asked: Promise<void>;
+  private touchedAt = this.clock.now().getTime();
+  private toldAt = this.touchedAt;
+
+  constructor() {
+    this.api.shut.subscribe((status) => {
+      if (status === 423) this.locked.set(true);
+      else void this.leave();
+    });
+    this.asked = this.load();
+    const touch = (): void => this.touch();
+    for (const kind of ['pointerdown', 'keydown']) {
+      this.document.addEventListener(kind, touch, { passive: true, capture: true });
+    }
+    this.document.defaultView?.setInterval(() => this.look(), LOOK_EVERY_MS);
+  }
+
+  /** Resolves once it is known who asks. */
+  ready(): Promise<void> {
+    return this.asked;
+  }
+
+  /** Opens a locked device. @throws Error that says why it stays locked */
+  async unlock(pin: string): Promise<void> {
+    await this.api.send('POST', '/access/unlock', { pin }, Nothing);
+    this.touchedAt = this.toldAt = this.clock.now().getTime();
+    this.locked.set(false);
+  }
+
+  async signOut(): Promise<void> {
+    await this.api.send('POST', '/access/sign-out', {}, Nothing);
+    await this.leave();
+  }
+
+  async load(): Promise<void> {
+    try {
+      const who = await this.api.get('/access', Whoever);
+      this.who.set(who);
+      this.locked.set(who.device?.locked ?? false);
+    } catch {
+      this.who.update((who) => who ?? AT_HOME);
+    }
+  }
+
+  private touch(): void {
+    if (this.locked() || !this.who()?.device?.lockMinutes) return;
+    this.touchedAt = this.clock.now().getTime();
+    if (this.touchedAt - this.toldAt < TELL_EVERY_MS) return;
+    this.toldAt = this.touchedAt;
+    // Where the server is away, it is told with the next touch.
+    this.api.send('POST', '/access/here', {}, Nothing).catch(() => undefined);
+  }
+
+  private look(): void {
+    const minutes = this.who()?.device?.lockMinutes;
+    if (!minutes || this.locked()) return;
+    if (this.clock.now().getTime() - this.touchedAt < minutes * 60_000) return;
+    this.locked.set(true);
+    this.api.send('POST', '/access/lock', {}, Nothing).catch(() => undefined);
+  }
+
+  /** What the device holds of the household goes; what was noted here and is not sent yet stays. */
+  private async leave(): Promise<void> {
+    if (!this.document.defaultView) return;
+    const { caches, navigator, location } = this.document.defaultView;
+    const held = await caches?.keys().catch(() => []);
+    await Promise.all((held ?? []).map((name) => caches.delete(name)));
+    const workers = (await navigator.serviceWorker?.getRegistrations()) ?? [];
+    await Promise.all(workers.map((worker) => worker.unregister()));
+    location.assign('/sign-in');
+  }
+}

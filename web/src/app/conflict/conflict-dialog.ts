@@ -1,0 +1,129 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { MAT_DIALOG_DATA, MatDialogModule, MatDialogRef } from '@angular/material/dialog';
+
+/** One field that two devices changed, and what each made of it. */
+export interface Clash {
+  readonly field: string;
+  readonly name: string;
+  readonly here: string;
+  readonly there: string;
+}
+
+export type Settled = Readonly<Record<string, 'here' | 'there'>>;
+
+/** What two devices made of the same, side by side; nothing is kept before each is settled. */
+@Component({
+  selector: 'gumo-conflict-dialog',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [MatDialogModule],
+  template: `
+    <h2 mat-dialog-title>Changed on another device too</h2>
+    <mat-dialog-content>
+      <p class="soft">
+        While you changed {{ data.what }} here, it was changed elsewhere. Everything else of both is
+        kept; here both changed the same. What is to stay?
+      </p>
+      @for (clash of data.clashes; track clash.field) {
+        <fieldset>
+          <legend>{{ clash.name }}</legend>
+          <div class="sides">
+            @for (side of sides; track side[0]) {
+              <label [class.chosen]="chosen()[clash.field] === side[0]">
+                <input
+                  type="radio"
+                  [name]="clash.field"
+                  [checked]="chosen()[clash.field] === side[0]"
+                  (change)="choose(clash.field, side[0])"
+                />
+                <span>
+                  <span class="soft">{{ side[1] }}</span>
+                  <span class="value">{{ clash[side[0]] }}</span>
+                </span>
+              </label>
+            }
+          </div>
+        </fieldset>
+      }
+    </mat-dialog-content>
+    <mat-dialog-actions align="end">
+      <button type="button" class="button" (click)="ref.close(null)">Back, without keeping</button>
+      <button
+        type="button"
+        class="button filled"
+        [disabled]="!isSettled()"
+        (click)="ref.close(chosen())"
+      >
+        Keep
+      </button>
+    </mat-dialog-actions>
+  `,
+  styles: `
+    mat-dialog-content {
+      display: grid;
+      gap: 16px;
+    }
+    legend {
+      padding-bottom: 6px;
+      font-weight: 650;
+    }
+    .sides {
+      display: grid;
+      grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+      gap: 10px;
+    }
+    label {
+      display: grid;
+      grid-template-columns: auto minmax(0, 1fr);
+      gap: 10px;
+      align-items: start;
+      padding: 12px;
+      border: 2px solid var(--line);
+      border-radius: 10px;
+      cursor: pointer;
+    }
+    label > span {
+      display: grid;
+      gap: 2px;
+    }
+    .chosen {
+      border-color: var(--primary);
+      background: var(--primary-soft);
+    }
+    input {
+      inline-size: 20px;
+      block-size: 20px;
+      margin: 0;
+      accent-color: var(--primary);
+    }
+    .soft {
+      font-size: 13.5px;
+    }
+    .value {
+      color: var(--ink);
+      font-size: 15px;
+      overflow-wrap: anywhere;
+      white-space: pre-wrap;
+    }
+    @media (max-width: 480px) {
+      .sides {
+        grid-template-columns: minmax(0, 1fr);
+      }
+    }
+  `,
+})
+export class ConflictDialog {
+  protected readonly data = inject<{ what: string; clashes: readonly Clash[] }>(MAT_DIALOG_DATA);
+  protected readonly ref = inject<MatDialogRef<ConflictDialog, Settled | null>>(MatDialogRef);
+  protected readonly sides = [
+    ['here', 'here'],
+    ['there', 'on the other device'],
+  ] as const;
+  protected readonly chosen = signal<Settled>({});
+  protected readonly isSettled = computed(() =>
+    this.data.clashes.every(({ field }) => this.chosen()[field] !== undefined),
+  );
+
+  protected choose(field: string, side: 'here' | 'there'): void {
+    this.chosen.update((chosen) => ({ ...chosen, [field]: side }));
+  }
+}

@@ -1,0 +1,80 @@
+import { emptyState } from '@gumo/core/evidence';
+import type { Observation, PlanEntry, Sitting } from '@gumo/core/vocabulary';
+import type { DayAnswer, ProgressAnswer } from './answers';
+import type { Parcel } from './outbox';
+import { dayWithWaiting, progressWithWaiting } from './waiting';
+
+const DAY = '2026-03-10';
+const entry = { id: 'e1', day: DAY, state: 'planned', takers: [] } as unknown as PlanEntry;
+const sitting = { id: 's1', planEntryId: 'e1', day: DAY, takers: [] } as unknown as Sitting;
+const answer: DayAnswer = {
+  day: DAY,
+  sheet: { day: DAY, away: ['c1'], laidReady: [] },
+  entries: [entry],
+  ready: [],
+  noSmallParts: [],
+  open: [],
+};
+
+describe('a day with what waits on this device', () => {
+  const begun: Parcel = { kind: 'sitting', sitting };
+
+  it('shows who came and went, and what lies ready', () => {
+    const day = dayWithWaiting(answer, [
+      { kind: 'mark', day: DAY, mark: { what: 'away', childId: 'c1', on: false } },
+      { kind: 'mark', day: DAY, mark: { what: 'away', childId: 'c2', on: true } },
+      { kind: 'mark', day: DAY, mark: { what: 'ready', key: 'bowl', on: true } },
+      { kind: 'mark', day: '2026-03-11', mark: { what: 'away', childId: 'c3', on: true } },
+    ]);
+    expect(day.sheet).toEqual({ day: DAY, away: ['c2'], laidReady: ['bowl'] });
+  });
+
+  it('goes on with what was begun here, and has done what was ended', () => {
+    const open = dayWithWaiting(answer, [begun, begun]);
+    expect(open.open).toEqual([sitting]);
+    expect(open.entries[0]!.state).toBe('begun');
+    const end: Parcel = {
+      kind: 'end',
+      sittingId: 's1',
+      end: { endedAt: `${DAY}T09:10:00.000Z`, mood: null },
+    };
+    const done = dayWithWaiting(answer, [begun, end]);
+    expect(done.open).toEqual([]);
+    expect(done.entries[0]!.state).toBe('done');
+  });
+});
+
+describe('a child with what waits on this device', () => {
+  it('is counted anew from what is held and what was noted since, of this child alone', async () => {
+    const tried = (n: number, childId: string): Parcel => ({
+      kind: 'observation',
+      observation: {
+        id: `o${n}`,
+        childId,
+        sittingId: null,
+        skillId: 'total-5',
+        itemId: `n${n}`,
+        at: `${DAY}T09:0${n}:00.000Z`,
+        day: DAY,
+        outcome: 'own',
+        triedFirst: true,
+        things: [],
+        record: { kind: 'count', n, words: n, lastWord: n, skipped: 0, doubled: 0, answer: n },
+      } as unknown as Observation,
+    });
+    const held: ProgressAnswer = {
+      childId: 'c1',
+      day: '2026-03-09',
+      views: [],
+      steps: [],
+      due: [],
+      look: null,
+      days: ['2026-03-09'],
+    };
+    const waiting = [tried(3, 'c1'), tried(4, 'c1'), tried(5, 'c2')];
+    const now = await progressWithWaiting(held, emptyState('c1', 'middle'), waiting, DAY);
+    const view = now.views.find((one) => one.skillId === 'total-5')!;
+    expect([view.standing, view.scored]).toEqual(['started', 2]);
+    expect([now.day, now.days]).toEqual([DAY, ['2026-03-09', DAY]]);
+  });
+});
