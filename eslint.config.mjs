@@ -27,7 +27,12 @@ export default tseslint.config(
   {
     files: ['web/src/*.js'],
     languageOptions: {
-      globals: { document: 'readonly', history: 'readonly', location: 'readonly' },
+      globals: {
+        addEventListener: 'readonly',
+        document: 'readonly',
+        history: 'readonly',
+        location: 'readonly',
+      },
     },
   },
   {

@@ -65,7 +65,7 @@ export const test = base.extend<World>({
     page.on('console', (message) => {
       if (
         message.type() === 'error' &&
-        !/status of 4|ERR_FAILED|ERR_CONNECTION_REFUSED|ERR_INCOMPLETE/.test(message.text())
+        !/status of (4|504)|ERR_FAILED|ERR_CONNECTION_REFUSED|ERR_INCOMPLETE/.test(message.text())
       ) {
         faults.push(message.text());
       }

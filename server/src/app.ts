@@ -197,6 +197,8 @@ const pageHeaders: RequestHandler = helmet({
     },
   },
   strictTransportSecurity: false,
+  // With none at all a browser would not say where a form comes from, and forms here are asked for that.
+  referrerPolicy: { policy: 'same-origin' },
 });
 
 /** One line a request: method, route, status, time. Never a body, a name or a full address. */

@@ -91,7 +91,8 @@ export type Sharing = v.InferOutput<typeof Sharing>;
 export const Pairing = v.object({
   code: v.string(),
   role: oneOf(ROLES),
-  until: v.string(),
+  /** How long it is good from now: clocks of two devices may differ. */
+  seconds: v.number(),
   address: v.string(),
   /** The address with the code as a QR code: side in modules, and the dark ones as an SVG path. */
   qr: v.object({ side: v.number(), path: v.string() }),

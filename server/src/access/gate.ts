@@ -11,7 +11,7 @@ import { helperMay } from './roles.js';
 
 /** What is served to a stranger: the sign-in page and what it is drawn with. */
 const OPEN =
-  /^\/(sign-in|pair|gumo-household\.crt|icon\.svg|sign-in-[A-Z0-9]+\.(css|js)|media\/[\w-]+\.woff2)$/;
+  /^\/(sign-in|pair|gumo-household\.crt|icon\.svg|sign-in\.(css|js)|media\/[\w-]+\.woff2)$/;
 /** What a locked device may ask. */
 const WHILE_LOCKED = /^\/api\/access(\/(unlock|sign-out|lock))?$/;
 

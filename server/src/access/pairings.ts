@@ -20,7 +20,7 @@ interface Open extends PairingTerms {
 
 /** One code at a time, good for one device and ten minutes; a restart ends it. */
 export interface Pairings {
-  begin(terms: PairingTerms): { code: string; until: string };
+  begin(terms: PairingTerms): { code: string; seconds: number };
   end(): void;
   /** What a code allows, without using it up; null counts as a miss. */
   look(code: string): PairingTerms | null;
@@ -33,7 +33,7 @@ export function makePairings(now: () => Date): Pairings {
       const code = String(randomInt(10 ** DIGITS)).padStart(DIGITS, '0');
       const until = now().getTime() + MINUTES * 60_000;
       open = { ...terms, hash: secretHash(code), until, misses: 0 };
-      return { code, until: new Date(until).toISOString() };
+      return { code, seconds: MINUTES * 60 };
     },
     end() {
       open = null;

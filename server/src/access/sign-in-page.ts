@@ -7,8 +7,8 @@ export interface Words {
 }
 
 interface PageParts extends Words {
-  readonly style: string | undefined;
-  readonly script: string | undefined;
+  /** False where the server runs without the web application, and so without its styles. */
+  readonly isDrawn: boolean;
   readonly hasCertificate: boolean;
 }
 
@@ -20,7 +20,7 @@ const escaped = (text: string): string =>
  * application is given to a stranger.
  */
 export function signInPage(parts: PageParts): string {
-  const { message = '', device = '', code = '', wantsPin = false, style, script } = parts;
+  const { message = '', device = '', code = '', wantsPin = false, isDrawn } = parts;
   const alert = (shown: boolean): string =>
     message !== '' && shown ? `<p class="caution" role="alert">${escaped(message)}</p>` : '';
   const pairing = code !== '' || wantsPin;
@@ -35,8 +35,7 @@ export function signInPage(parts: PageParts): string {
     <meta name="viewport" content="width=device-width, initial-scale=1" />
     <meta name="robots" content="noindex" />
     <link rel="icon" type="image/svg+xml" href="/icon.svg" />
-    ${style === undefined ? '' : `<link rel="stylesheet" href="/${style}" />`}
-    ${script === undefined ? '' : `<script src="/${script}" defer></script>`}
+    ${isDrawn ? '<link rel="stylesheet" href="/sign-in.css" />\n    <script src="/sign-in.js" defer></script>' : ''}
   </head>
   <body class="door">
     <main>

@@ -1,4 +1,3 @@
-import { readdirSync } from 'node:fs';
 import { isIP } from 'node:net';
 import { PairIn, SignIn } from '@gumo/core/vocabulary';
 import { stringifySetCookie } from 'cookie';
@@ -25,15 +24,13 @@ const plainAddress = (request: Request): string => {
 /** The page at the door, and the two ways in: the household's password, or a code for one device. */
 export function signInRoutes(access: Access, webFolder: string | null): Router {
   const router = Router();
-  const files = webFolder === null ? [] : readdirSync(webFolder);
-  const style = files.find((name) => /^sign-in-[A-Z0-9]+\.css$/.test(name));
-  const script = files.find((name) => /^sign-in-[A-Z0-9]+\.js$/.test(name));
+  const isDrawn = webFolder !== null;
   let waiting = 0;
 
   function page(request: Request, response: Response, status: number, words: Words): void {
     const own = isEncrypted(request) && access.choice('sharing')?.encryption === 'own';
     response.status(status).setHeader('cache-control', 'no-store');
-    response.type('html').send(signInPage({ ...words, style, script, hasCertificate: own }));
+    response.type('html').send(signInPage({ ...words, isDrawn, hasCertificate: own }));
   }
 
   /** Lets the device in: its token goes into a cookie that no script can read. */

@@ -183,12 +183,12 @@ export function accessRoutes(context: Context): Router {
         network.trouble || 'Sharing is off, or this machine is in no network.',
       );
     }
-    const { code, until } = pairings.begin({ role, lockMinutes });
+    const { code, seconds } = pairings.begin({ role, lockMinutes });
     // Behind the number sign, so that the code is sent only when the form is.
     const answer: Pairing = {
       code,
       role,
-      until,
+      seconds,
       address: `${address}/sign-in`,
       qr: qrPath(`${address}/sign-in#${code}`),
     };

@@ -8,6 +8,7 @@ import { routes } from './app.routes';
 import * as changes from './state/changes';
 import { childrenFeature, loadChildren } from './state/children';
 import { dayFeature, keepSheet, loadDay } from './state/day';
+import { hold } from './state/holding';
 import { householdFeature, loadHousehold } from './state/household';
 import { outboxFeature } from './state/outbox';
 import { loadProgress, progressFeature } from './state/progress';
@@ -46,6 +47,7 @@ export const appConfig: ApplicationConfig = {
       loadThings,
       loadWeek,
       keepRun,
+      hold,
     }),
   ],
 };

@@ -9,6 +9,7 @@ import {
 } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { NavigationEnd, Router, RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
+import { SwUpdate } from '@angular/service-worker';
 import { Store } from '@ngrx/store';
 import { filter, map } from 'rxjs';
 import { Icon, type IconName } from './common/icon';
@@ -104,6 +105,17 @@ export class App {
 
   constructor() {
     this.store.dispatch(HouseholdActions.opened());
+    this.takeNewer(inject(SwUpdate));
+  }
+
+  /** A newer Gumo is taken when the place is changed next, never under somebody's hands. */
+  private takeNewer(updates: SwUpdate): void {
+    let isReady = false;
+    updates.versionUpdates.subscribe(({ type }) => (isReady ||= type === 'VERSION_READY'));
+    updates.unrecoverable.subscribe(() => location.reload());
+    this.router.events
+      .pipe(filter((event) => event instanceof NavigationEnd))
+      .subscribe(() => isReady && !this.bare() && location.reload());
   }
 
   /** From anywhere; at the tray the child whose turn it is stands there already. */

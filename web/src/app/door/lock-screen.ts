@@ -53,6 +53,7 @@ import { Door } from '../common/door';
     }
     form {
       display: grid;
+      grid-template-columns: minmax(0, 1fr);
       gap: 10px;
       max-inline-size: 320px;
       margin-inline: auto;

@@ -3,26 +3,40 @@ import { Change } from '@gumo/core/vocabulary';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
 import { concatLatestFrom } from '@ngrx/operators';
 import { type Action, Store } from '@ngrx/store';
-import { EMPTY, Observable, from, mergeMap, switchMap } from 'rxjs';
+import { Observable, from, mergeMap, of, switchMap } from 'rxjs';
 import * as v from 'valibot';
 import { ChildrenActions } from './children';
 import { DayActions, dayFeature } from './day';
 import { HouseholdActions } from './household';
-import { Outbox } from './outbox';
+import { Outbox, OutboxActions } from './outbox';
 import { ProgressActions, progressFeature } from './progress';
 import { ThingsActions } from './things';
 import { WeekActions, weekFeature } from './week';
 
-/** Server-sent events, for as long as someone listens; `open` when the line is there (again). */
-function events(): Observable<Change | 'open'> {
+/** A line that comes back within this time was never gone. */
+const GONE_MS = 3_000;
+
+/** Server-sent events, for as long as someone listens; `open` and `gone` say whether the line is there. */
+function events(): Observable<Change | 'open' | 'gone'> {
   return new Observable((subscriber) => {
     const source = new EventSource('/api/changes?ngsw-bypass');
-    source.onopen = () => subscriber.next('open');
+    let gone: ReturnType<typeof setTimeout> | undefined;
+    source.onopen = () => {
+      clearTimeout(gone);
+      gone = undefined;
+      subscriber.next('open');
+    };
+    source.onerror = () => {
+      gone ??= setTimeout(() => subscriber.next('gone'), GONE_MS);
+    };
     source.onmessage = ({ data }) => {
       const change = v.safeParse(Change, JSON.parse(String(data)));
       if (change.success) subscriber.next(change.output);
     };
-    return () => source.close();
+    return () => {
+      clearTimeout(gone);
+      source.close();
+    };
   });
 }
 
@@ -48,9 +62,10 @@ export const followChanges = createEffect(
       mergeMap(([change, answer, progress, monday]) => {
         const wanted: Action[] = [];
         const day = answer ? [DayActions.opened({ day: answer.day })] : [];
+        if (change === 'gone') return of(OutboxActions.reached({ reachable: false }));
         if (change === 'open') {
           void outbox.flush();
-          return EMPTY;
+          return of(OutboxActions.reached({ reachable: true }));
         }
         if (change.what === 'children') wanted.push(ChildrenActions.opened(), ...day);
         if (change.what === 'activities' || change.what === 'household') {

@@ -37,6 +37,8 @@ export const OutboxActions = createActionGroup({
   source: 'Outbox',
   events: {
     Counted: props<{ waiting: number; reachable: boolean }>(),
+    /** Whether the line to the server is there. */
+    Reached: props<{ reachable: boolean }>(),
     Emptied: props<{ childIds: string[] }>(),
     Refused: props<{ message: string }>(),
   },
@@ -59,6 +61,7 @@ export const outboxFeature = createFeature({
       waiting,
       reachable,
     })),
+    on(OutboxActions.reached, (state, { reachable }): OutboxState => ({ ...state, reachable })),
     on(OutboxActions.refused, (state, { message }): OutboxState => ({
       ...state,
       refused: message,

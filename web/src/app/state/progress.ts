@@ -1,12 +1,11 @@
 import { inject } from '@angular/core';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
-import { concatLatestFrom } from '@ngrx/operators';
-import { Store, createActionGroup, createFeature, createReducer, on, props } from '@ngrx/store';
+import { createActionGroup, createFeature, createReducer, on, props } from '@ngrx/store';
 import { catchError, from, map, mergeMap, of } from 'rxjs';
-import { Api } from '../common/api';
+import { Api, Unreachable } from '../common/api';
 import { Clock } from '../common/clock';
 import { Evidence, ProgressAnswer } from './answers';
-import { Outbox, outboxFeature } from './outbox';
+import { Outbox } from './outbox';
 import { progressWithWaiting } from './waiting';
 
 export const ProgressActions = createActionGroup({
@@ -47,20 +46,21 @@ export const loadProgress = createEffect(
     api = inject(Api),
     clock = inject(Clock),
     outbox = inject(Outbox),
-    store = inject(Store),
   ) => {
-    const load = async (childId: string, reachable: boolean): Promise<ProgressAnswer> => {
+    const load = async (childId: string): Promise<ProgressAnswer> => {
       const today = clock.today();
-      const answer = await api.get(`/children/${childId}/progress?today=${today}`, ProgressAnswer);
-      if (reachable) return answer;
-      const state = await api.get(`/children/${childId}/evidence`, Evidence);
-      return progressWithWaiting(answer, state, await outbox.waiting(), today);
+      try {
+        return await api.get(`/children/${childId}/progress?today=${today}`, ProgressAnswer);
+      } catch (error) {
+        if (!(error instanceof Unreachable)) throw error;
+        const state = await api.get(`/children/${childId}/evidence`, Evidence);
+        return progressWithWaiting(state, await outbox.waiting(), today);
+      }
     };
     return actions.pipe(
       ofType(ProgressActions.wanted),
-      concatLatestFrom(() => store.select(outboxFeature.selectReachable)),
-      mergeMap(([{ childId }, reachable]) =>
-        from(load(childId, reachable)).pipe(
+      mergeMap(({ childId }) =>
+        from(load(childId)).pipe(
           map((answer) => ProgressActions.loaded({ answer })),
           catchError((error: Error) =>
             of(ProgressActions.loadFailed({ childId, message: error.message })),

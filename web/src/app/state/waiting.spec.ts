@@ -1,8 +1,8 @@
 import { emptyState } from '@gumo/core/evidence';
 import type { Observation, PlanEntry, Sitting } from '@gumo/core/vocabulary';
-import type { DayAnswer, ProgressAnswer } from './answers';
+import type { DayAnswer } from './answers';
 import type { Parcel } from './outbox';
-import { dayWithWaiting, progressWithWaiting } from './waiting';
+import { dayWithWaiting, progressWithWaiting, sittingWithWaiting } from './waiting';
 
 const DAY = '2026-03-10';
 const entry = { id: 'e1', day: DAY, state: 'planned', takers: [] } as unknown as PlanEntry;
@@ -62,19 +62,35 @@ describe('a child with what waits on this device', () => {
         record: { kind: 'count', n, words: n, lastWord: n, skipped: 0, doubled: 0, answer: n },
       } as unknown as Observation,
     });
-    const held: ProgressAnswer = {
-      childId: 'c1',
-      day: '2026-03-09',
-      views: [],
-      steps: [],
-      due: [],
-      look: null,
-      days: ['2026-03-09'],
-    };
     const waiting = [tried(3, 'c1'), tried(4, 'c1'), tried(5, 'c2')];
-    const now = await progressWithWaiting(held, emptyState('c1', 'middle'), waiting, DAY);
+    const now = await progressWithWaiting(emptyState('c1', 'middle'), waiting, DAY);
     const view = now.views.find((one) => one.skillId === 'total-5')!;
     expect([view.standing, view.scored]).toEqual(['started', 2]);
-    expect([now.day, now.days]).toEqual([DAY, ['2026-03-09', DAY]]);
+    expect(now.day).toBe(DAY);
+  });
+});
+
+describe('a sitting with what waits on this device', () => {
+  const tried = { id: 'o1', sittingId: 's1' } as unknown as Observation;
+  const noted: Parcel = { kind: 'observation', observation: tried };
+
+  it('goes on from what was begun here, where the server never had it', () => {
+    expect(sittingWithWaiting('s1', null, [noted])).toBeNull();
+    const so = sittingWithWaiting('s1', null, [{ kind: 'sitting', sitting }, noted, noted]);
+    expect(so).toEqual({ sitting, observations: [tried], voided: [] });
+  });
+
+  it('adds nothing twice, takes back what was taken back, and is over where it was ended', () => {
+    const known = { sitting, observations: [tried], voided: [] };
+    const back: Parcel = { kind: 'voiding', voiding: { observationId: 'o1' } as never };
+    const end = { endedAt: `${DAY}T09:10:00.000Z`, mood: null };
+    const so = sittingWithWaiting('s1', known, [
+      noted,
+      back,
+      { kind: 'end', sittingId: 's1', end },
+    ]);
+    expect(so!.observations).toEqual([tried]);
+    expect(so!.voided).toEqual(['o1']);
+    expect(so!.sitting.endedAt).toBe(end.endedAt);
   });
 });

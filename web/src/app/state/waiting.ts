@@ -1,4 +1,4 @@
-import { marked, type Sitting } from '@gumo/core/vocabulary';
+import { type Observation, type Sitting, inRange, marked } from '@gumo/core/vocabulary';
 import type { ChildState } from '@gumo/core/evidence';
 import type { DayAnswer, ProgressAnswer } from './answers';
 import type { Parcel } from './outbox';
@@ -60,27 +60,55 @@ const childOf = (parcel: Extract<Parcel, { kind: 'observation' | 'word' | 'pegs'
 
 /** What is concluded about a child, counted here from what is held and what waits. */
 export async function progressWithWaiting(
-  answer: ProgressAnswer,
-  state: ChildState,
+  held: ChildState,
   waiting: readonly Parcel[],
   today: string,
 ): Promise<ProgressAnswer> {
-  const [{ conclude }, { dueSoon, nextSteps }] = await Promise.all([
+  const [{ conclude, lookResult }, { dueSoon, nextSteps }] = await Promise.all([
     import('@gumo/core/evidence'),
     import('@gumo/core/activities'),
   ]);
-  const now = await evidenceWithWaiting(state, waiting);
-  const noted = waiting.flatMap((one) =>
-    one.kind === 'observation' && one.observation.childId === answer.childId
-      ? [one.observation.day]
-      : [],
-  );
+  const state = await evidenceWithWaiting(held, waiting);
+  const { childId, look } = state;
   return {
-    ...answer,
+    childId,
     day: today,
-    views: conclude(now, today).map(({ items, ...view }) => ({ ...view, items: [...items] })),
-    steps: nextSteps(now, today),
-    due: dueSoon(now, today),
-    days: [...new Set([...answer.days, ...noted])].sort(),
+    views: conclude(state, today).map(({ items, ...view }) => ({ ...view, items: [...items] })),
+    steps: nextSteps(state, today),
+    due: dueSoon(state, today),
+    look: look ? { tries: look.tries.length, places: lookResult(look, new Set()).places } : null,
+    // Days gone by are looked back on at the server.
+    days: [],
   };
+}
+
+export interface SittingSoFar {
+  readonly sitting: Sitting;
+  readonly observations: readonly Observation[];
+  readonly voided: readonly string[];
+}
+
+/** A sitting as the server last had it, or as it was begun here, with what waits; null where nobody knows it. */
+export function sittingWithWaiting(
+  id: string,
+  known: SittingSoFar | null,
+  waiting: readonly Parcel[],
+): SittingSoFar | null {
+  const begun = waiting.flatMap((one) =>
+    one.kind === 'sitting' && one.sitting.id === id ? [one.sitting] : [],
+  );
+  let sitting = known?.sitting ?? begun[0];
+  if (!sitting) return null;
+  const observations = [...(known?.observations ?? [])];
+  const voided = [...(known?.voided ?? [])];
+  for (const parcel of waiting) {
+    if (parcel.kind === 'range' && parcel.sittingId === id) sitting = inRange(sitting, parcel.move);
+    if (parcel.kind === 'end' && parcel.sittingId === id) sitting = { ...sitting, ...parcel.end };
+    if (parcel.kind === 'voiding') voided.push(parcel.voiding.observationId);
+    if (parcel.kind === 'observation' && parcel.observation.sittingId === id) {
+      const isKnown = observations.some((one) => one.id === parcel.observation.id);
+      if (!isKnown) observations.push(parcel.observation);
+    }
+  }
+  return { sitting, observations, voided };
 }

@@ -31,7 +31,7 @@ const open: State = {
 const pairing: Pairing = {
   code: '48217730',
   role: 'helper',
-  until: '2026-03-10T09:10:00.000Z',
+  seconds: 600,
   address: 'https://10.0.0.4:4311/sign-in',
   qr: { side: 21, path: 'M0 0h1v1h-1z' },
 };

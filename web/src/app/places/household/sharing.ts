@@ -53,6 +53,7 @@ export class Sharing {
   protected readonly state = signal<SharingState | null>(null);
   protected readonly draft = signal<SharingChoice | null>(null);
   protected readonly pairing = signal<Pairing | null>(null);
+  private readonly madeAt = signal(0);
   protected readonly role = signal<Pairing['role']>('helper');
   protected readonly lock = signal<Lock>(10);
   protected readonly askingPassword = signal(false);
@@ -76,7 +77,7 @@ export class Sharing {
     );
   });
   protected readonly left = computed(() => {
-    const until = Date.parse(this.pairing()?.until ?? '');
+    const until = this.madeAt() + (this.pairing()?.seconds ?? 0) * 1000;
     return Math.max(0, Math.ceil((until - this.clock.now().getTime()) / 60_000));
   });
 
@@ -127,6 +128,7 @@ export class Sharing {
     const wish = { role: this.role(), lockMinutes: this.lock() };
     return this.run('', async () => {
       this.pairing.set(await this.api.send('POST', '/access/pairings', wish, Pairing));
+      this.madeAt.set(this.clock.now().getTime());
     });
   }
 

@@ -21,7 +21,7 @@ import { mustNotMeetSmallParts } from '@gumo/core/things';
 import type { Mood, Observation, Outcome } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
 import { v7 as uuid } from 'uuid';
-import { Api } from '../../common/api';
+import { Api, Unreachable } from '../../common/api';
 import { BandSign } from '../../common/band-sign';
 import { Clock } from '../../common/clock';
 import { Icon } from '../../common/icon';
@@ -37,6 +37,7 @@ import { childrenFeature } from '../../state/children';
 import { householdFeature } from '../../state/household';
 import { Outbox } from '../../state/outbox';
 import { RunActions, runFeature } from '../../state/run';
+import { sittingWithWaiting } from '../../state/waiting';
 import { AnswerPad } from './answer-pad';
 import { Answering } from './answering';
 import { EndQuestion } from './end-question';
@@ -181,16 +182,28 @@ export class Run {
     if (this.sitting()?.id === id) return;
     try {
       await this.outbox.flush();
-      const answer = await this.api.get(`/sittings/${id}`, SittingAnswer);
-      if (answer.sitting.endedAt !== null) {
+      const known = await this.api.get(`/sittings/${id}`, SittingAnswer).then(
+        ({ sitting, observations }) => ({
+          sitting,
+          observations: observations.map((one) => one.observation),
+          voided: observations.flatMap((one) => (one.voided ? [one.observation.id] : [])),
+        }),
+        (error: Error) => {
+          if (error instanceof Unreachable) return null;
+          throw error;
+        },
+      );
+      const soFar = sittingWithWaiting(id, known, await this.outbox.waiting());
+      if (!soFar) throw new Unreachable();
+      if (soFar.sitting.endedAt !== null) {
         await this.router.navigateByUrl('/today');
         return;
       }
       this.store.dispatch(
         RunActions.resumed({
-          sitting: answer.sitting,
-          observations: answer.observations.map((one) => one.observation),
-          voided: answer.observations.flatMap((one) => (one.voided ? [one.observation.id] : [])),
+          sitting: soFar.sitting,
+          observations: [...soFar.observations],
+          voided: [...soFar.voided],
         }),
       );
     } catch (error) {
