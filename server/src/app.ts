@@ -109,7 +109,7 @@ export function addressesOf(context: Context): string[] {
       ),
     ),
   );
-  return [...new Set([...named, 'GET /changes', 'GET /health'])];
+  return [...new Set([...named, 'GET /changes', 'GET /counting', 'GET /health'])];
 }
 
 function apiRoutes(context: Context, requestsAMinute: number): Router {
@@ -132,6 +132,7 @@ function apiRoutes(context: Context, requestsAMinute: number): Router {
       },
     }),
     byRole,
+    whileCounting(context),
   );
   mount(fileRoutes(context));
   api.use(jsonOnly, express.json({ limit: BODY_LIMIT }));
@@ -143,6 +144,9 @@ function apiRoutes(context: Context, requestsAMinute: number): Router {
       compression.filter(request, response),
   });
   api.use(packed);
+  api.get('/counting', (_request, response) => {
+    response.json(context.records.counting.state);
+  });
   api.get('/health', (_request, response) => void response.json({ ok: true }));
   mount(jsonRoutes(context));
   api.use(() => {
@@ -150,6 +154,22 @@ function apiRoutes(context: Context, requestsAMinute: number): Router {
   });
   return api;
 }
+
+/** What may be asked while conclusions are counted anew. */
+const MEANWHILE = /^\/(health|counting|changes|access.*)$/;
+
+const whileCounting =
+  (context: Context): RequestHandler =>
+  (request, response, next) => {
+    if (!context.isCounting() || MEANWHILE.test(request.path)) {
+      next();
+      return;
+    }
+    const { done, total } = context.records.counting.state ?? { done: 0, total: 1 };
+    response.setHeader('retry-after', '2');
+    const percent = Math.floor((100 * done) / total);
+    next(new Problem(503, `What was noted is counted anew: ${percent} percent are done.`));
+  };
 
 const jsonOnly: RequestHandler = (request, _response, next) => {
   const writes = request.method === 'POST' || request.method === 'PUT';
@@ -272,6 +292,12 @@ function asProblem(error: unknown): Problem | null {
     return new Problem(413, 'The request is larger than 2 MB.', [
       { field: 'body', message: 'must be at most 2 MB' },
     ]);
+  }
+  if (code === 'SQLITE_FULL' || code === 'ENOSPC') {
+    return new Problem(
+      507,
+      'The disk is full, so nothing of this was kept. Make room, then try again.',
+    );
   }
   if (code === 'SQLITE_BUSY') {
     return new Problem(503, 'The database is in use by another program; try again.');

@@ -13,6 +13,7 @@ import { openDatabase } from './database/open.js';
 import { type Store, storeIn } from './database/store.js';
 import { loadDemo, startEmpty } from './household.js';
 import { backupsOf } from './keeping/backups.js';
+import { makeCounting } from './keeping/counting.js';
 import { sweep, takePlace } from './keeping/take-place.js';
 import { makePlanner } from './planning/planner.js';
 import type { RecordsNote } from './routes/context.js';
@@ -57,6 +58,8 @@ export async function serve(options: ServeOptions): Promise<Running> {
   const printer = makePrinter();
   const backups = backupsOf(options.databasePath);
   const { webFolder, requestsAMinute } = options;
+  const counting = makeCounting();
+  let isCounting = false;
   const access = openAccess(options.databasePath, options.now);
   const network = makeNetwork(access, (request, response) => {
     cameBy(request, 'network');
@@ -80,7 +83,8 @@ export async function serve(options: ServeOptions): Promise<Running> {
       progress: progressIn(store),
       today: options.today,
       door: { access, network },
-      records: { databasePath: options.databasePath, backups, replaceWith },
+      isCounting: () => isCounting,
+      records: { databasePath: options.databasePath, backups, counting, replaceWith },
     };
     const app = createApp({
       context,
@@ -128,6 +132,11 @@ export async function serve(options: ServeOptions): Promise<Running> {
     throw error;
   }
   if (options.keepsBackups) backups.begin(log);
+  isCounting = counting.isNeeded(options.databasePath);
+  const counted = counting
+    .run(options.databasePath)
+    .catch(() => log.warn('counting anew was stopped; it goes on when a child is looked at'))
+    .then(() => (isCounting = false));
   await network.apply();
   if (network.trouble !== '') log.warn(network.trouble);
   return {
@@ -136,6 +145,8 @@ export async function serve(options: ServeOptions): Promise<Running> {
     sharePort: () => network.port,
     stop: async () => {
       changes.close();
+      await counting.close();
+      await counted;
       await planner.close();
       await printer.close();
       await new Promise<void>((resolve) => {

@@ -2,14 +2,7 @@ import { readFileSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Pairing, Sharing, Whoever } from '@gumo/core/vocabulary';
 import { addressesOf } from '../app.js';
-import { makeChanges } from '../changes.js';
-import { openDatabase } from '../database/open.js';
-import { storeIn } from '../database/store.js';
-import { backupsOf } from '../keeping/backups.js';
-import { makePlanner } from '../planning/planner.js';
-import { progressIn } from '../progress.js';
-import type { Context } from '../routes/context.js';
-import { makePrinter } from '../sheets/printer.js';
+import { bareContext } from '../testing/bare.js';
 import { type Knock, type Opened, freePort, knock } from '../testing/knock.js';
 import { TODAY, type World, aChild, openWorld } from '../testing/world.js';
 import { openAccess } from './access.js';
@@ -24,33 +17,7 @@ const JSON_TYPE = { 'content-type': 'application/json' };
 const MINUTE = 60_000;
 
 /** Every address that there is. */
-function everyAddress(): string[] {
-  const { db } = openDatabase(':memory:');
-  const store = storeIn(db);
-  const access = openAccess(':memory:');
-  const network = {
-    apply: async () => undefined,
-    trouble: '',
-    addresses: () => [],
-    port: 0,
-    close: async () => undefined,
-  };
-  const context: Context = {
-    store,
-    changes: makeChanges(),
-    planner: makePlanner(),
-    printer: makePrinter(),
-    progress: progressIn(store),
-    today: () => TODAY,
-    door: { access, network },
-    records: {
-      databasePath: '',
-      backups: backupsOf('gumo.db'),
-      replaceWith: async () => undefined,
-    },
-  };
-  return addressesOf(context);
-}
+const everyAddress = (): string[] => addressesOf(bareContext(':memory:').context);
 
 /** What a helper may ask: written out once more by hand, so that opening an address takes two. */
 const HELPERS = [
@@ -61,6 +28,7 @@ const HELPERS = [
   'GET /children/:id/evidence',
   'GET /children/:id/pace',
   'GET /children/:id/progress',
+  'GET /counting',
   'GET /days/:day',
   'GET /days/:day/left',
   'GET /days/:day/now',

@@ -3,7 +3,7 @@
  * new address is closed until somebody opens it.
  */
 const HELPER: readonly (readonly [method: string, path: RegExp])[] = [
-  ['GET', /^\/(health|changes|household|activities|children|things|songs)$/],
+  ['GET', /^\/(health|changes|counting|household|activities|children|things|songs)$/],
   ['GET', /^\/children\/[^/]+\/(evidence|progress|pace)$/],
   ['GET', /^\/days\/[^/]+$/],
   ['POST', /^\/days\/[^/]+\/(marks|plan)$/],

@@ -7,6 +7,7 @@ import type { Network } from '../access/network.js';
 import type { Changes } from '../changes.js';
 import type { Store } from '../database/store.js';
 import type { Backups } from '../keeping/backups.js';
+import type { Counting } from '../keeping/counting.js';
 import type { Planner } from '../planning/planner.js';
 import { notFound } from '../problems.js';
 import type { Progress } from '../progress.js';
@@ -30,12 +31,15 @@ export interface Context {
   readonly records: {
     readonly databasePath: string;
     readonly backups: Backups;
+    readonly counting: Counting;
     /** @param note what is written down in the new records about it */
     replaceWith(candidate: string, note: RecordsNote): Promise<void>;
   };
   /** Today on the household's calendar, for checks such as "not born in the future". */
   readonly today: () => string;
   /** Who may ask, and the second door. */
+  /** True while so much is counted anew that nobody is answered before it is done. */
+  readonly isCounting: () => boolean;
   readonly door: { readonly access: Access; readonly network: Network };
 }
 

@@ -5,7 +5,7 @@ import { pipeline } from 'node:stream/promises';
 import { type Request, Router } from 'express';
 import * as v from 'valibot';
 import { askerOf } from '../access/door.js';
-import { UnusableDatabase, checkUsable } from '../database/open.js';
+import { UnusableDatabase, checkUsable, openDatabase } from '../database/open.js';
 import { exchange } from '../keeping/exchange.js';
 import { Problem, checked } from '../problems.js';
 import { type Context, noteDone, param } from './context.js';
@@ -40,6 +40,9 @@ export function recordsRoutes(context: Context): Router {
     try {
       copyFileSync(file, candidate);
       usable(candidate);
+      // Of an older Gumo, it is brought up to date before it takes the place.
+      openDatabase(candidate).db.close();
+      await records.counting.run(candidate);
       const before = await backups.make('before');
       await records.replaceWith(candidate, {
         what: 'restored',
@@ -84,6 +87,7 @@ export function recordsRoutes(context: Context): Router {
     try {
       await received(request, file);
       const counts = await exchange({ what: 'read', database: candidate, file });
+      await records.counting.run(candidate);
       const before = await backups.make('before');
       await records.replaceWith(candidate, {
         what: 'imported',

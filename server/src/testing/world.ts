@@ -34,12 +34,15 @@ export interface Answer {
 /**
  * @param demoPath a household file that it begins with; empty where nothing is named
  * @param now the clock of the door
+ * @param prepare fills the folder before the server starts
  */
 export async function openWorld(
   demoPath: string | null = null,
   now: () => Date = () => new Date(),
+  prepare: (databasePath: string) => void = () => undefined,
 ): Promise<World> {
   const folder = mkdtempSync(join(tmpdir(), 'gumo-spec-'));
+  prepare(join(folder, 'gumo.db'));
   const start = (): Promise<Running> =>
     serve({
       databasePath: join(folder, 'gumo.db'),

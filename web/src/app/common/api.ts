@@ -35,7 +35,7 @@ const ProblemBody = v.object({
 });
 
 /** The server does not know this device, or it is locked. */
-const SHUT: readonly number[] = [401, 423];
+const SHUT: readonly number[] = [401, 423, 503];
 /** What the device's own keeper of files answers where the server does not. */
 const NO_SERVER = 504;
 

@@ -7,7 +7,9 @@ import { Clock } from './clock';
 const AT_HOME: Whoever = { door: 'home', role: 'keeper', device: null };
 const LOOK_EVERY_MS = 5_000;
 const TELL_EVERY_MS = 60_000;
+const COUNTING_MS = 500;
 const Nothing = v.unknown();
+const Counting = v.nullable(v.object({ done: v.number(), total: v.number() }));
 
 /** Who sits at this device, whether it is locked, and leaving it. */
 @Injectable({ providedIn: 'root' })
@@ -23,6 +25,9 @@ export class Door {
   readonly isKeeper = computed(() => this.who()?.role !== 'helper');
   readonly isGuest = computed(() => this.who()?.door === 'network');
 
+  /** How far the server is where it counts years of records anew, 0 to 1; null where it does not. */
+  readonly counting = signal<number | null>(null);
+
   private readonly asked: Promise<void>;
   private touchedAt = this.clock.now().getTime();
   private toldAt = this.touchedAt;
@@ -30,7 +35,8 @@ export class Door {
   constructor() {
     this.api.shut.subscribe((status) => {
       if (status === 423) this.locked.set(true);
-      else void this.leave();
+      else if (status === 401) void this.leave();
+      else if (this.counting() === null) void this.followCounting(false);
     });
     this.asked = this.load();
     const touch = (): void => this.touch();
@@ -65,6 +71,15 @@ export class Door {
     } catch {
       this.who.update((who) => who ?? AT_HOME);
     }
+  }
+
+  /** Shows how far it is until it is done, then opens the page anew. */
+  private async followCounting(was: boolean): Promise<void> {
+    const state = await this.api.get('/counting', Counting).catch(() => null);
+    this.counting.set(state && state.done / Math.max(1, state.total));
+    const view = this.document.defaultView;
+    if (state) view?.setTimeout(() => void this.followCounting(true), COUNTING_MS);
+    else if (was) view?.location.reload();
   }
 
   private touch(): void {

@@ -17,6 +17,8 @@ const Backup = v.object({
 });
 type Backup = v.InferOutput<typeof Backup>;
 const State = v.object({ backups: v.array(Backup), notice: v.string(), folder: v.string() });
+const Counting = v.nullable(v.object({ done: v.number(), total: v.number() }));
+const FOLLOW_MS = 1_000;
 const Taken = v.object({ before: v.string() });
 const Audit = v.array(
   v.object({
@@ -143,8 +145,17 @@ export class Records {
     });
   }
 
+  /** Years of records are counted anew before they take the place of others. */
+  private async followCounting(words: string): Promise<void> {
+    const state = await this.api.get('/counting', Counting).catch(() => null);
+    if (!state || this.busy() === '') return;
+    const percent = Math.floor((100 * state.done) / Math.max(1, state.total));
+    this.busy.set(`${words} What was noted is counted: ${percent} percent are done.`);
+  }
+
   private async doing(words: string, work: () => Promise<void>): Promise<void> {
     this.busy.set(words);
+    const follow = setInterval(() => void this.followCounting(words), FOLLOW_MS);
     this.message.set(null);
     this.said.set('');
     try {
@@ -152,6 +163,7 @@ export class Records {
     } catch (error) {
       this.message.set((error as Error).message);
     } finally {
+      clearInterval(follow);
       this.busy.set('');
     }
     await this.load();

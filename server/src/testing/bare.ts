@@ -1,0 +1,74 @@
+import type { AddressInfo } from 'node:net';
+import { createServer } from 'node:http';
+import type { Database } from 'better-sqlite3';
+import { pino } from 'pino';
+import { openAccess } from '../access/access.js';
+import { cameBy } from '../access/door.js';
+import { createApp } from '../app.js';
+import { type Changes, makeChanges } from '../changes.js';
+import { openDatabase } from '../database/open.js';
+import { storeIn } from '../database/store.js';
+import { backupsOf } from '../keeping/backups.js';
+import { makeCounting } from '../keeping/counting.js';
+import { makePlanner } from '../planning/planner.js';
+import { progressIn } from '../progress.js';
+import type { Context } from '../routes/context.js';
+import { makePrinter } from '../sheets/printer.js';
+import { TODAY } from './world.js';
+
+/** What the routes work with, on a database that a check holds in its own hands. */
+export function bareContext(path: string): {
+  readonly db: Database;
+  readonly context: Context & { readonly changes: Changes };
+} {
+  const { db } = openDatabase(path);
+  const store = storeIn(db);
+  const network = {
+    apply: async () => undefined,
+    trouble: '',
+    addresses: () => [],
+    port: 0,
+    close: async () => undefined,
+  };
+  const context = {
+    store,
+    changes: makeChanges(),
+    planner: makePlanner(),
+    printer: makePrinter(),
+    progress: progressIn(store),
+    today: () => TODAY,
+    isCounting: () => false,
+    door: { access: openAccess(path), network },
+    records: {
+      databasePath: path,
+      backups: backupsOf(path),
+      counting: makeCounting(),
+      replaceWith: async () => undefined,
+    },
+  };
+  return { db, context };
+}
+
+/** The API on such a database. */
+export async function bareApi(path: string): Promise<{
+  readonly db: Database;
+  readonly url: string;
+  close(): Promise<void>;
+}> {
+  const { db, context } = bareContext(path);
+  const app = createApp({ context, log: pino({ level: 'silent' }), webFolder: null });
+  const server = createServer((request, response) => {
+    cameBy(request, 'home');
+    app(request, response);
+  });
+  await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
+  return {
+    db,
+    url: `http://127.0.0.1:${(server.address() as AddressInfo).port}/api`,
+    close: async () => {
+      await new Promise((resolve) => server.close(resolve).closeAllConnections());
+      context.door.access.close();
+      db.close();
+    },
+  };
+}

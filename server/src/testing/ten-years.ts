@@ -1,0 +1,111 @@
+import { captureKindOf, promptFor } from '@gumo/core/activities';
+import { isRight, padFor, recordFor } from '@gumo/core/pads';
+import { seeded } from '@gumo/core/numbers';
+import { SKILLS } from '@gumo/core/skills';
+import { type Child, type Observation, type Sitting, addDays } from '@gumo/core/vocabulary';
+import type { Store } from '../database/store.js';
+import { aChild, aSitting, aTry } from './world.js';
+
+const SETTING = { top: 20, languages: [{ tag: 'en', name: 'English' }] };
+type Prompt = NonNullable<ReturnType<typeof promptFor>>;
+const wrongTaps = new Map<string, ReturnType<typeof tapOf>>();
+
+const tapOf = (prompt: Prompt) =>
+  padFor(prompt, null, SETTING)
+    .flatMap((group) => group.keys)
+    .find(({ next }) => next && !isRight(prompt, next))?.next ?? null;
+
+/** The first wrong answer that the pad offers, found once a prompt. */
+function wrongTap(prompt: Prompt): ReturnType<typeof tapOf> {
+  const name = `${prompt.skillId}/${prompt.itemId}`;
+  if (!wrongTaps.has(name)) wrongTaps.set(name, tapOf(prompt));
+  return wrongTaps.get(name) ?? null;
+}
+
+/** A made-up id, the same each time. */
+const uuid = (kind: number, n: number): string =>
+  `${String(kind).padStart(8, '0')}-0000-4000-8000-${String(n).padStart(12, '0')}`;
+
+/**
+ * Invented observations of one child, several sittings a day, all skills of the map, the same each time.
+ * @param no tells the ids of one child's observations from those of another
+ */
+export function* observations(
+  count: number,
+  days: number,
+  childId: string,
+  first = '2016-01-04',
+  no = 0,
+): IterableIterator<Observation> {
+  const random = seeded(11 + no);
+  const aDay = count / days;
+  for (let n = 0; n < count; n++) {
+    const day = addDays(first, Math.floor(n / aDay));
+    const within = Math.floor(n % aDay);
+    // Eight tries a sitting, mostly of two skills; the child gets further over the years.
+    const sitting = Math.floor(n / 8);
+    const reached = Math.min(SKILLS.length, 12 + Math.floor((n / count) * SKILLS.length));
+    const skill = SKILLS[(sitting * 7 + (n % 2) * 3) % reached]!;
+    const item = skill.items[Math.floor(random() * skill.items.length)]!;
+    const outcome = random() < 0.75 ? 'own' : random() < 0.5 ? 'help' : 'not-yet';
+    const prompt = promptFor(skill.id, item.id, ['speaks'])!;
+    const hour = String(8 + (Math.floor(within / 30) % 12)).padStart(2, '0');
+    const minute = String((within * 2) % 60).padStart(2, '0');
+    yield aTry(childId, {
+      id: uuid(no, n),
+      sittingId: uuid(no, 10_000_000 + sitting),
+      activityId: captureKindOf(skill.id) === 'count' ? 'handfuls' : 'count-together',
+      skillId: skill.id,
+      itemId: item.id,
+      at: `${day}T${hour}:${minute}:00.000Z`,
+      day,
+      outcome,
+      record: recordFor(prompt, outcome === 'own' ? null : wrongTap(prompt), outcome, 'en'),
+    });
+  }
+}
+
+const YEARS = 10;
+const CHILDREN = 24;
+/** Days a year on which the household is open (common practice, no source). */
+const OPEN_DAYS = 230;
+const STAY_YEARS = 3;
+
+/**
+ * Fills a household with ten years: children come and go, six are there at a time and at the end.
+ * @param count observations in all
+ * @param last the last day
+ */
+export function fillTenYears(store: Store, count: number, last: string): void {
+  const each = Math.floor(count / CHILDREN);
+  const begin = addDays(last, -365 * YEARS);
+  store.atomically(() => {
+    for (let no = 1; no <= CHILDREN; no++) {
+      const first = addDays(
+        begin,
+        Math.floor(((no - 1) / (CHILDREN - 1)) * 365 * (YEARS - STAY_YEARS)),
+      );
+      const child: Child = aChild({
+        id: uuid(no, 99_000_000),
+        name: `Child ${no}`,
+        birthDate: addDays(first, -900),
+        archived: no <= CHILDREN - 6,
+      });
+      store.children.add(child);
+      let sitting: Sitting | null = null;
+      for (const one of observations(each, OPEN_DAYS * STAY_YEARS, child.id, first, no)) {
+        if (sitting?.id !== one.sittingId) {
+          sitting = aSitting(child.id, {
+            id: one.sittingId!,
+            day: one.day,
+            startedAt: one.at,
+            endedAt: one.at,
+            mood: 'calm',
+          });
+          store.sittings.add(sitting);
+        }
+        store.facts.addObservation(one);
+      }
+    }
+  });
+}
