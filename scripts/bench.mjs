@@ -18,6 +18,8 @@ await main(async () => {
     print: async () => (await import('../bench/print.mjs')).printing(),
     fold: async () => (await import('../bench/fold.mjs')).folding(),
     decisions: async () => (await import('../bench/decisions.mjs')).decisions(),
+    load: async () => (await import('../bench/load.mjs')).load(),
+    years: async () => (await import('../bench/ten-years.mjs')).tenYears(),
     look: async () => (await import('../bench/first-look.mjs')).firstLook(),
   };
   const named = process.argv.slice(2).filter((name) => name in all);

@@ -6,7 +6,7 @@ import { type Logger, pino } from 'pino';
 import { openAccess } from './access/access.js';
 import { carryAudit } from './access/audit.js';
 import { cameBy } from './access/door.js';
-import { PATIENCE, makeNetwork } from './access/network.js';
+import { PATIENCE, type Patience, makeNetwork } from './access/network.js';
 import { createApp } from './app.js';
 import { makeChanges } from './changes.js';
 import { openDatabase } from './database/open.js';
@@ -34,6 +34,7 @@ export interface ServeOptions {
   readonly keepsBackups?: boolean;
   /** The clock of the door, for checks of waiting and locking. */
   readonly now?: () => Date;
+  readonly patience?: Patience;
 }
 
 export interface Running {
@@ -61,10 +62,15 @@ export async function serve(options: ServeOptions): Promise<Running> {
   const counting = makeCounting();
   let isCounting = false;
   const access = openAccess(options.databasePath, options.now);
-  const network = makeNetwork(access, (request, response) => {
-    cameBy(request, 'network');
-    current.app(request, response);
-  });
+  const patience = options.patience ?? PATIENCE;
+  const network = makeNetwork(
+    access,
+    (request, response) => {
+      cameBy(request, 'network');
+      current.app(request, response);
+    },
+    patience,
+  );
 
   /** The records and everything that answers from them, until other records take their place. */
   function open(): { db: Database; store: Store; isNew: boolean; app: Express } {
@@ -113,7 +119,7 @@ export async function serve(options: ServeOptions): Promise<Running> {
   sweep(options.databasePath);
   let current = open();
   const { isNew } = current;
-  const server = createServer(PATIENCE, (request, response) => {
+  const server = createServer(patience, (request, response) => {
     cameBy(request, 'home');
     current.app(request, response);
   });

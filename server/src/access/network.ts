@@ -6,8 +6,17 @@ import type { Access } from './access.js';
 import { homeAddresses, homeNames } from './addresses.js';
 import { type Certificate, ownCertificate } from './certificate.js';
 
-/** Time that a request may take to arrive; slower ones are cut off. */
-export const PATIENCE = { requestTimeout: 30_000, headersTimeout: 10_000 } as const;
+/** Time that a request may take to arrive, in ms; slower ones are cut off. */
+export interface Patience {
+  readonly headersTimeout: number;
+  readonly requestTimeout: number;
+  readonly connectionsCheckingInterval: number;
+}
+export const PATIENCE: Patience = {
+  headersTimeout: 10_000,
+  requestTimeout: 30_000,
+  connectionsCheckingInterval: 5_000,
+};
 
 /** The second door: open to the home's network while sharing is on. */
 export interface Network {
@@ -21,7 +30,11 @@ export interface Network {
   close(): Promise<void>;
 }
 
-export function makeNetwork(access: Access, listener: RequestListener): Network {
+export function makeNetwork(
+  access: Access,
+  listener: RequestListener,
+  patience: Patience,
+): Network {
   let server: Server | null = null;
   let trouble = '';
   let turn: Promise<void> = Promise.resolve();
@@ -53,8 +66,8 @@ export function makeNetwork(access: Access, listener: RequestListener): Network 
     if (!sharing?.on || access.choice('password') === null) return;
     const pair = await certificate();
     const next = pair
-      ? createSecure({ ...PATIENCE, cert: pair.certificate, key: pair.key }, listener)
-      : createPlain(PATIENCE, listener);
+      ? createSecure({ ...patience, cert: pair.certificate, key: pair.key }, listener)
+      : createPlain(patience, listener);
     try {
       await new Promise<void>((resolve, reject) => {
         next.once('error', reject).listen(sharing.port, '0.0.0.0', resolve);
