@@ -33,7 +33,10 @@ export function generate() {
     places,
   }));
   const things = THINGS.map((thing) => ({ ...thing, id: uuid(), version: 1 }));
-  const household = newHousehold(uuid(), 'Spindle Cottage');
+  const household = {
+    ...newHousehold(uuid(), 'Spindle Cottage'),
+    closures: [{ from: '2026-04-06', to: '2026-04-10', name: 'Spring break' }],
+  };
   const states = new Map(children.map(({ row }) => [row.id, emptyState(row.id, row.policy)]));
   const facts = new Map(children.map(({ row }) => [row.id, []]));
   const sittings = [];

@@ -1,4 +1,4 @@
-import type { PlanEntry } from '@gumo/core/vocabulary';
+import type { Household, PlanEntry } from '@gumo/core/vocabulary';
 import { DAYS, MONDAY, WeekWorld, problemOf } from './testing/week-world.js';
 
 describe('the week over HTTP', () => {
@@ -93,6 +93,18 @@ describe('the week over HTTP', () => {
     await week.putSheet((sheet) => ({ ...sheet, closed: DAYS }));
     expect(problemOf(await week.begin()).title).toMatch(/^Every day of this week is closed/);
     await week.putSheet((sheet) => ({ ...sheet, closed: [] }));
+    const household = (await week.ask('GET', '/household')).body as Household;
+    const away = { from: DAYS[0]!, to: DAYS[1]!, name: 'Spring break' };
+    const kept = await week.ask('PUT', '/household', { ...household, closures: [away] });
+    const days = (await week.board()).days;
+    expect(days.map(({ closure }) => closure)).toEqual(
+      days.map(({ day }) => (away.from <= day && day <= away.to ? 'Spring break' : null)),
+    );
+    expect(days.slice(0, 3).map(({ open }) => open)).toEqual([false, false, true]);
+    const wrong = { ...(kept.body as Household), closures: [{ ...away, to: '2026-01-01' }] };
+    const refused = await week.ask('PUT', '/household', wrong);
+    expect(problemOf(refused).errors[0]!.field).toBe('closures.0.to');
+    await week.ask('PUT', '/household', { ...(kept.body as Household), closures: [] });
     for (const day of DAYS) {
       for (const childId of [week.wren.id, week.juno.id]) {
         await week.ask('POST', `/weeks/${MONDAY}/away`, { day, childId, away: true });

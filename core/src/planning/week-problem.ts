@@ -18,6 +18,7 @@ import {
   addDays,
   ageOn,
   minutesOfDay,
+  closureOn,
   weekdayNumber,
 } from '../vocabulary/index.js';
 import {
@@ -162,6 +163,7 @@ function daysOf(
     const isOpen =
       household.openDays.includes(weekdayNumber(day)) &&
       !sheet.closed.includes(day) &&
+      !closureOn(household, day) &&
       day >= today;
     const isOver = (moment: PlanMoment): boolean =>
       day === today &&

@@ -1,5 +1,17 @@
 import * as v from 'valibot';
-import { ClockTime, Id, Minutes, Slug, Version, filled, flag, list, oneOf } from './basics.js';
+import {
+  ClockTime,
+  Day,
+  Id,
+  Minutes,
+  Slug,
+  Version,
+  filled,
+  flag,
+  list,
+  oneOf,
+  text,
+} from './basics.js';
 
 /** How an activity sits in the day: along the way, set out for play, or prepared at the table. */
 export const BANDS = ['woven', 'set-out', 'table'] as const;
@@ -14,6 +26,15 @@ export const Moment = v.object({
   /** True where all children are in the room, so that small parts concern everyone. */
   shared: flag,
 });
+
+/** Days in a row on which the household is closed, such as a holiday; both ends count. */
+export const Closure = v.pipe(
+  v.object({ from: Day, to: Day, name: text(60) }),
+  v.forward(
+    v.check(({ from, to }) => from <= to, 'must not lie before the first day'),
+    ['to'],
+  ),
+);
 
 const wholeUpTo = (most: number) =>
   v.pipe(
@@ -32,6 +53,7 @@ export const Household = v.object({
   languages: v.pipe(list(filled(12), 8), v.minLength(1, 'choose at least one')),
   /** Open days, 1 = Monday to 7 = Sunday. */
   openDays: list(Weekday, 7),
+  closures: v.optional(list(Closure, 60)),
   units: oneOf(['metric', 'us'] as const),
   paper: oneOf(['a4', 'letter'] as const),
   frameFill: oneOf(['row', 'pairs', 'free'] as const),
@@ -57,5 +79,10 @@ export const Household = v.object({
 });
 
 export type Band = (typeof BANDS)[number];
+export type Closure = v.InferOutput<typeof Closure>;
 export type Moment = v.InferOutput<typeof Moment>;
 export type Household = v.InferOutput<typeof Household>;
+
+/** What the household is closed for on a day; undefined where it is not. */
+export const closureOn = ({ closures = [] }: Household, day: Day): Closure | undefined =>
+  closures.find(({ from, to }) => from <= day && day <= to);

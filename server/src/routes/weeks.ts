@@ -26,6 +26,7 @@ import {
   WeekSheet,
   addDays,
   weekdayNumber,
+  closureOn,
 } from '@gumo/core/vocabulary';
 import type { NeedLine } from '@gumo/core/things';
 import { Router } from 'express';
@@ -311,6 +312,7 @@ function boardOf({ planner, store }: Context, week: PlannedWeek) {
       day,
       open,
       closed: facts.sheet.closed.includes(day),
+      closure: closureOn(facts.household, day)?.name ?? null,
       usual: facts.household.openDays.includes(weekdayNumber(day)),
       past: day < facts.today,
       here: here.map((c) => problem.children[c]?.id ?? ''),

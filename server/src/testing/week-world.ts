@@ -8,7 +8,7 @@ export const DAYS = ['2026-03-16', '2026-03-17', '2026-03-18', '2026-03-19', '20
 
 export interface Board {
   readonly sheet: WeekSheet;
-  readonly days: { day: string; open: boolean; here: string[] }[];
+  readonly days: { day: string; open: boolean; closure: string | null; here: string[] }[];
   readonly entries: PlanEntry[];
   readonly coverage: { childId: string; touched: unknown[]; missing: { because: string }[] }[];
   readonly refusals: string[];

@@ -8,6 +8,8 @@ const WeekDay = v.object({
   /** Can be planned into. */
   open: v.boolean(),
   closed: v.boolean(),
+  /** What the household is closed for, such as a holiday; null where it is not. */
+  closure: v.nullable(v.string()),
   /** One of the household's days. */
   usual: v.boolean(),
   past: v.boolean(),

@@ -1,7 +1,8 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
-import { BANDS, type Band, type Moment } from '@gumo/core/vocabulary';
+import { BANDS, type Band, type Closure, type Moment } from '@gumo/core/vocabulary';
 import type * as v from 'valibot';
 import { faultWords } from '../../common/faults';
+import { Clock } from '../../common/clock';
 import { Icon } from '../../common/icon';
 import { HouseholdDraft } from './household-draft';
 import { HouseholdNav } from './household-nav';
@@ -13,7 +14,13 @@ const BAND_WORDS: Record<Band, string> = {
   table: 'table',
 };
 
-/** The household's day: the moments in their order, and the days that are open. */
+const CLOSURE_WORDS: Readonly<Record<string, string>> = {
+  from: 'the first day',
+  to: 'the last day',
+  name: 'what for',
+};
+
+/** The household's day: the moments in their order, and the days that are open or closed. */
 @Component({
   selector: 'gumo-household-day',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -103,6 +110,53 @@ const BAND_WORDS: Record<Band, string> = {
             </li>
           }
         </ol>
+        <h2>Closed</h2>
+        <ul class="closures">
+          @for (closure of settings.closures ?? []; track $index; let i = $index) {
+            <li>
+              <label>
+                <span class="unseen">First closed day</span>
+                <input
+                  #from
+                  type="date"
+                  [value]="closure.from"
+                  (input)="setClosure(i, { from: from.value })"
+                />
+              </label>
+              <label>
+                <span class="unseen">Last closed day</span>
+                <input
+                  #to
+                  type="date"
+                  [value]="closure.to"
+                  (input)="setClosure(i, { to: to.value })"
+                />
+              </label>
+              <label>
+                <span class="unseen">What for</span>
+                <input
+                  #what
+                  maxlength="60"
+                  placeholder="Spring break"
+                  [value]="closure.name"
+                  (input)="setClosure(i, { name: what.value })"
+                />
+              </label>
+              <button
+                type="button"
+                class="out"
+                [attr.aria-label]="'Take out ' + (closure.name || 'these days')"
+                (click)="removeClosure(i)"
+              >
+                <gumo-icon name="close" />
+              </button>
+            </li>
+          } @empty {
+            <li class="soft none">
+              Holidays and other days off stand here; no week plans anything for them.
+            </li>
+          }
+        </ul>
         @if (message(); as text) {
           <p class="caution" role="alert">{{ text }}</p>
         }
@@ -113,6 +167,9 @@ const BAND_WORDS: Record<Band, string> = {
           <button type="button" class="button" (click)="add()">
             <gumo-icon name="add" /> A moment
           </button>
+          <button type="button" class="button" (click)="addClosure()">
+            <gumo-icon name="add" /> Closed days
+          </button>
           <button type="submit" class="button filled" [disabled]="!changed()">Keep</button>
         </div>
       </form>
@@ -122,6 +179,7 @@ const BAND_WORDS: Record<Band, string> = {
 })
 export class HouseholdDay {
   private readonly settings = inject(HouseholdDraft);
+  private readonly clock = inject(Clock);
   protected readonly weekdays = WEEKDAYS;
   protected readonly bands = BANDS;
   protected readonly bandWords = BAND_WORDS;
@@ -175,11 +233,34 @@ export class HouseholdDay {
     });
   }
 
+  protected setClosure(at: number, more: Partial<Closure>): void {
+    this.settings.change((settings) => ({
+      ...settings,
+      closures: (settings.closures ?? []).map((one, i) => (i === at ? { ...one, ...more } : one)),
+    }));
+  }
+
+  protected removeClosure(at: number): void {
+    this.settings.change((settings) => ({
+      ...settings,
+      closures: (settings.closures ?? []).filter((_, i) => i !== at),
+    }));
+  }
+
+  protected addClosure(): void {
+    const from = this.clock.today();
+    this.settings.change((settings) => ({
+      ...settings,
+      closures: [...(settings.closures ?? []), { from, to: from, name: '' }],
+    }));
+  }
+
   protected keep(event: Event): Promise<void> {
     event.preventDefault();
     this.settings.change((settings) => ({
       ...settings,
       moments: [...settings.moments].sort((a, b) => a.time.localeCompare(b.time)),
+      closures: [...(settings.closures ?? [])].sort((a, b) => a.from.localeCompare(b.from)),
     }));
     return this.settings.keep((issues) => this.wordsFor(issues));
   }
@@ -187,6 +268,11 @@ export class HouseholdDay {
   /** Which moment is wrong, by its name or place, and how. */
   private wordsFor(issues: [v.BaseIssue<unknown>, ...v.BaseIssue<unknown>[]]): string {
     const words = faultWords(issues);
+    const [, closed = '', part = ''] = /^closures\.(\d+)\.(\w+)/.exec(words) ?? [];
+    if (closed !== '') {
+      const which = CLOSURE_WORDS[part] ?? part;
+      return `Closed days ${Number(closed) + 1}: ${which} ${issues[0].message}.`;
+    }
     const [, at = '', field = ''] = /^moments\.(\d+)\.(\w+)/.exec(words) ?? [];
     if (at === '') return words;
     const name = this.draft()?.moments[Number(at)]?.name;

@@ -2,6 +2,7 @@ import type { Household as Settings } from '@gumo/core/vocabulary';
 import { ApiProblem } from '../../common/api';
 import { Place } from '../../testing/place';
 import { Household } from './household';
+import { HouseholdDay } from './household-day';
 
 const choices = (place: Place<Household>, title: string): string[] =>
   [...place.find(`[aria-label="${title}"]`).querySelectorAll('[aria-checked=true]')].map(
@@ -60,5 +61,25 @@ describe('the household’s choices', () => {
     await place.submit();
     expect(place.find('[role=alert]').textContent).toContain('outdated');
     expect(choices(place, 'Paper')).toEqual(['Letter']);
+  });
+});
+
+describe('the household’s day', () => {
+  it('takes closed days, in order, and names the one that ends before it begins', async () => {
+    const place = await Place.open(HouseholdDay);
+    await place.click(/Closed days/);
+    await place.fill(/First closed day/, '2026-04-06');
+    await place.fill(/Last closed day/, '2026-04-03');
+    await place.fill(/What for/, 'Spring break');
+    await place.submit();
+    expect(place.find('[role=alert]').textContent).toContain(
+      'Closed days 1: the last day must not',
+    );
+    expect(place.sent).toEqual([]);
+    await place.fill(/Last closed day/, '2026-04-10');
+    await place.submit();
+    expect((place.sent[0]!.body as Settings).closures).toEqual([
+      { from: '2026-04-06', to: '2026-04-10', name: 'Spring break' },
+    ]);
   });
 });

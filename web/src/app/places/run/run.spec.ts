@@ -36,7 +36,11 @@ async function begin(
     mood: null,
     takers,
   };
-  const outbox = { flush: () => Promise.resolve(), put: () => Promise.resolve() };
+  const outbox = {
+    flush: () => Promise.resolve(),
+    put: () => Promise.resolve(),
+    waiting: () => Promise.resolve([]),
+  };
   const place = await Place.open(Run, {
     children: [ilse, kofi, dilara],
     inputs: { id: sitting.id },
@@ -185,7 +189,12 @@ describe('at the tray', () => {
     const place = await Place.open(Run, {
       inputs: { id: id(60) },
       answers: { [`/sittings/${id(60)}`]: { nothing: true } },
-      providers: [{ provide: Outbox, useValue: { flush: () => Promise.resolve() } }],
+      providers: [
+        {
+          provide: Outbox,
+          useValue: { flush: () => Promise.resolve(), waiting: () => Promise.resolve([]) },
+        },
+      ],
     });
     expect(place.text).toContain('This sitting cannot be opened');
   });

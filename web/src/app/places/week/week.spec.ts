@@ -31,6 +31,7 @@ const answer = (more: Partial<WeekAnswer> = {}): WeekAnswer => ({
     day: `2026-03-${String(date).padStart(2, '0')}`,
     open: date > 9 && date < 14,
     closed: false,
+    closure: null,
     usual: date < 14,
     past: date === 9,
     here: [ilse.id, kofi.id],
