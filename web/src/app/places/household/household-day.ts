@@ -110,6 +110,9 @@ const CLOSURE_WORDS: Readonly<Record<string, string>> = {
             </li>
           }
         </ol>
+        <button type="button" class="button more" (click)="add()">
+          <gumo-icon name="add" /> A moment
+        </button>
         <h2>Closed</h2>
         <ul class="closures">
           @for (closure of settings.closures ?? []; track $index; let i = $index) {
@@ -157,6 +160,9 @@ const CLOSURE_WORDS: Readonly<Record<string, string>> = {
             </li>
           }
         </ul>
+        <button type="button" class="button more" (click)="addClosure()">
+          <gumo-icon name="add" /> Closed days
+        </button>
         @if (message(); as text) {
           <p class="caution" role="alert">{{ text }}</p>
         }
@@ -164,12 +170,6 @@ const CLOSURE_WORDS: Readonly<Record<string, string>> = {
           <p class="soft" role="status">Kept.</p>
         }
         <div class="actions">
-          <button type="button" class="button" (click)="add()">
-            <gumo-icon name="add" /> A moment
-          </button>
-          <button type="button" class="button" (click)="addClosure()">
-            <gumo-icon name="add" /> Closed days
-          </button>
           <button type="submit" class="button filled" [disabled]="!changed()">Keep</button>
         </div>
       </form>
