@@ -2,7 +2,7 @@
  * npm test: installs what is missing, then runs every check. The last line is the sum of what the
  * runners report themselves; a check without a count of its own (format, lint, types) counts as one.
  */
-import { spawnSync } from 'node:child_process';
+import { spawn } from 'node:child_process';
 import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -13,16 +13,22 @@ const REPORTER = join(ROOT, 'scripts/lib/jasmine-report.mjs');
 const sum = { passed: 0, failed: 0 };
 const reports = mkdtempSync(join(tmpdir(), 'gumo-reports-'));
 
-/** Runs one check; `report` names the file in which its runner leaves its counts. */
-function check(name, command, args, { report = null, ...options } = {}) {
+/** Runs one check and shows what it said when it is done; `report` names the file with its counts. */
+async function check(name, command, args, { report = null, ...options } = {}) {
   const start = performance.now();
-  say(`\n— ${name}`);
+  say(`\n— ${name} …`);
   const path = report === null ? null : join(reports, report);
-  const { status } = spawnSync(command, args, {
-    cwd: ROOT,
-    stdio: 'inherit',
-    ...options,
-    env: { ...process.env, ...options.env, ...(path ? { GUMO_REPORT: path } : {}) },
+  const said = [];
+  const status = await new Promise((resolve, reject) => {
+    const child = spawn(command, args, {
+      cwd: ROOT,
+      stdio: ['ignore', 'pipe', 'pipe'],
+      ...options,
+      env: { ...process.env, ...options.env, ...(path ? { GUMO_REPORT: path } : {}) },
+    });
+    for (const stream of [child.stdout, child.stderr])
+      stream.on('data', (piece) => said.push(piece));
+    child.once('error', reject).once('close', resolve);
   });
   let counts = { passed: status === 0 ? 1 : 0, failed: status === 0 ? 0 : 1 };
   if (path !== null) {
@@ -32,40 +38,40 @@ function check(name, command, args, { report = null, ...options } = {}) {
   sum.passed += counts.passed;
   sum.failed += counts.failed;
   const seconds = ((performance.now() - start) / 1000).toFixed(1);
+  process.stdout.write(Buffer.concat(said));
   say(`  ${name}: ${counts.passed} passed, ${counts.failed} failed, ${seconds} s`);
 }
 
-await main(() => {
+const specs = (part) =>
+  check(`specs of ${part}`, bin('jasmine'), ['--config=jasmine.json', `--reporter=${REPORTER}`], {
+    cwd: join(ROOT, part),
+    report: `${part}.json`,
+  });
+
+await main(async () => {
   install();
   const browser = { CHROME_BIN: chromium() };
   mkdirSync(join(ROOT, '.cache'), { recursive: true });
   rmSync(join(ROOT, 'core/dist'), { recursive: true, force: true });
   rmSync(join(ROOT, 'server/dist'), { recursive: true, force: true });
 
-  check('format', bin('prettier'), ['--check', '--log-level', 'warn', '.']);
-  check('types of core and server', bin('tsc'), ['-b', '--force', 'core', 'server']);
-  check('types of the journeys', bin('tsc'), ['-p', 'e2e']);
-  check('lint', bin('eslint'), ['.']);
-  check('walls', bin('depcruise'), [
-    '--config',
-    '.dependency-cruiser.cjs',
-    'core/src',
-    'server/src',
-    'web/src',
+  // Two at a time: that is how many cores there are.
+  await Promise.all([
+    check('format', bin('prettier'), ['--check', '--log-level', 'warn', '.']),
+    check('types of core and server', bin('tsc'), ['-b', '--force', 'core', 'server']),
   ]);
-  for (const part of ['core', 'server']) {
-    check(`specs of ${part}`, bin('jasmine'), ['--config=jasmine.json', `--reporter=${REPORTER}`], {
-      cwd: join(ROOT, part),
-      report: `${part}.json`,
-    });
-  }
   build();
-  check('component specs', bin('ng'), ['test'], {
-    cwd: join(ROOT, 'web'),
-    env: browser,
-    report: 'web.json',
-  });
-  check('journeys', bin('playwright'), ['test'], {
+  const shape = async () => {
+    await check('types of the journeys', bin('tsc'), ['-p', 'e2e']);
+    await check('lint', bin('eslint'), ['.']);
+    const walls = ['--config', '.dependency-cruiser.cjs', 'core/src', 'server/src', 'web/src'];
+    await check('walls', bin('depcruise'), walls);
+    await specs('core');
+    const web = { cwd: join(ROOT, 'web'), env: browser, report: 'web.json' };
+    await check('component specs', bin('ng'), ['test'], web);
+  };
+  await Promise.all([shape(), specs('server')]);
+  await check('journeys', bin('playwright'), ['test'], {
     cwd: join(ROOT, 'e2e'),
     env: browser,
     report: 'e2e.json',

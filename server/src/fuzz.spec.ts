@@ -1,91 +1,21 @@
 import { fileURLToPath } from 'node:url';
 import type { Child } from '@gumo/core/vocabulary';
 import fc from 'fast-check';
+import { addressesOf } from './app.js';
+import { bareContext } from './testing/bare.js';
 import { type World, openWorld } from './testing/world.js';
 
 const DEMO = fileURLToPath(new URL('../../demo/spindle-cottage.json', import.meta.url));
 
-/** Every address that writes, with a place for what is named in it. */
-const WRITES = [
-  'PUT /household',
-  'POST /things',
-  'POST /things/batch',
-  'PUT /things/*',
-  'DELETE /things/*',
-  'POST /activities/own',
-  'PUT /activities/own/*',
-  'POST /songs',
-  'PUT /songs/*',
-  'DELETE /songs/*',
-  'POST /kits',
-  'PUT /kits/*',
-  'DELETE /kits/*',
-  'POST /children',
-  'PUT /children/*',
-  'POST /children/*/policy',
-  'POST /children/*/forget',
-  'PUT /sittings/*',
-  'POST /sittings/*/end',
-  'POST /sittings/*/range',
-  'POST /days/*/marks',
-  'POST /days/*/left/*',
-  'POST /notes',
-  'DELETE /notes/*',
-  'POST /families',
-  'PUT /families/*',
-  'DELETE /families/*',
-  'POST /samples',
-  'DELETE /samples/*',
-  'POST /sheets/items',
-  'POST /sheets/items/batch',
-  'PUT /sheets/items/*',
-  'DELETE /sheets/items/*',
-  'POST /plan',
-  'PUT /plan/*',
-  'DELETE /plan/*',
-  'POST /observations',
-  'POST /voidings',
-  'POST /words',
-  'POST /pegs',
-  'PUT /weeks/*',
-  'POST /weeks/*/away',
-  'POST /weeks/*/cards/*/move',
-  'POST /records/household?replace=1',
-  'POST /records/observations',
-  'POST /records/cupboard',
-  'POST /records/backups/*/restore',
-  'DELETE /records/backups/*',
-  'PUT /access/sharing',
-  'PUT /access/password',
-  'PUT /access/lock',
-  'POST /access/pairings',
-  'DELETE /access/devices/*',
-];
-const READS = [
-  'GET /children/*/observations',
-  'GET /children/*/progress',
-  'GET /children/*/details/*',
-  'GET /days/*',
-  'GET /days/*/now',
-  'GET /days/*/left',
-  'GET /days/*/suggestions',
-  'GET /weeks/*',
-  'GET /weeks/*/calendar.ics',
-  'GET /weeks/*/plan.csv',
-  'GET /sheets/*.pdf',
-  'GET /sheets/*.svg',
-  'GET /sheets/proposed',
-  'GET /papers/week/*.pdf',
-  'GET /papers/ready/*.pdf',
-  'GET /papers/strings/*.pdf',
-  'GET /papers/family/*.pdf',
-  'GET /families/draft',
-  'GET /samples/of/*',
-  'GET /samples/*/picture.jpg',
-  'GET /needs',
-  'GET /access/sharing',
-];
-const ROUNDS = 3200;
+/** A stream that never ends, copies that are made whenever they are asked for, and a file that takes long. */
+const LEFT_OUT = ['GET /changes', 'POST /records/backups', 'GET /records/household.json'];
+/** Every address that there is, with a place for what is named in it. */
+const LINES = addressesOf(bareContext(':memory:').context)
+  .map((line) => line.replace(/:\w+/g, '*'))
+  .filter((line) => !LEFT_OUT.includes(line));
+/** Where an empty request for a day or child that is there does something: only odd names are put there. */
+const DOES_SOMETHING = /^POST \/(weeks|days)\/\*\/(plan|copy)|^POST \/access\/pairings/;
+const ROUNDS = 3_100;
 
 describe('requests that nobody meant', () => {
   let world: World;
@@ -121,7 +51,7 @@ describe('requests that nobody meant', () => {
       fc.nat({ max: 4 }).map((n) => n),
     );
     const arbitrary = fc.record({
-      line: fc.constantFrom(...WRITES, ...READS),
+      line: fc.constantFrom(...LINES),
       words: fc.array(word, { minLength: 3, maxLength: 3 }),
       body: fc.oneof(
         fc.jsonValue({ maxDepth: 3 }).map((value) => JSON.stringify(value)),
@@ -148,7 +78,8 @@ describe('requests that nobody meant', () => {
       let n = 0;
       const path = pattern.replaceAll('*', () => {
         const one = words[n++ % words.length]!;
-        return typeof one === 'number' ? known[one]! : encodeURIComponent(one);
+        if (typeof one === 'string') return encodeURIComponent(one);
+        return DOES_SOMETHING.test(line) ? '~' : known[one]!;
       });
       const address = `${world.url}${path}${path.includes('?') ? '' : query}`;
       const isRead = method === 'GET';
