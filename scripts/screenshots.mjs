@@ -166,12 +166,11 @@ const VIEWS = [
     },
   ],
   [
-    'to-the-child',
-    PHONE,
+    'household',
+    DESK,
     'light',
     async (page) => {
-      await page.goto(new URL('/table/frame', page.url()).href);
-      await page.getByRole('button', { name: 'Turn to the child' }).click();
+      await page.goto(new URL('/household/day', page.url()).href);
     },
   ],
   [
