@@ -1,21 +1,17 @@
-import { createHash, randomBytes } from 'node:crypto';
-import { existsSync, readFileSync } from 'node:fs';
-import { join } from 'node:path';
 import compression from 'compression';
 import express, {
   Router,
   type ErrorRequestHandler,
   type Express,
   type RequestHandler,
-  type Response,
 } from 'express';
 import { rateLimit } from 'express-rate-limit';
-import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { askerOf } from './access/door.js';
 import { byRole, gate, sameOrigin } from './access/gate.js';
 import { signInRoutes } from './access/sign-in.js';
 import type { Changes } from './changes.js';
+import { pageHeaders, webRoutes } from './pages.js';
 import { accessRoutes } from './routes/access.js';
 import { Problem, notFound } from './problems.js';
 import { childrenRoutes } from './routes/children.js';
@@ -50,7 +46,6 @@ export interface AppOptions {
 }
 
 const BODY_LIMIT = '2mb';
-const A_YEAR_MS = 31_536_000_000;
 
 /** The web application and its API, on one address. */
 export function createApp(options: AppOptions): Express {
@@ -59,6 +54,7 @@ export function createApp(options: AppOptions): Express {
   app.disable('x-powered-by');
   app.set('query parser', 'simple');
   app.set('etag', false);
+  app.enable('case sensitive routing');
   app.use(logged(log), apiHeaders, gate(context.door.access));
   app.use('/api', apiRoutes(context, options.requestsAMinute ?? 6000));
   app.use(pageHeaders, signInRoutes(context.door.access, options.webFolder));
@@ -183,12 +179,6 @@ const jsonOnly: RequestHandler = (request, _response, next) => {
   }
 };
 
-/**
- * Marks the styles that the framework adds; no script runs by it. One for as long as the server runs, as a
- * device that opens the page without the server has to have the very page that the list of files names.
- */
-const STYLE_NONCE = randomBytes(16).toString('base64');
-
 /** Answers of the API are data: nothing in them may run, and no copy is kept. */
 const apiHeaders: RequestHandler = (_request, response, next) => {
   response.setHeader('content-security-policy', "default-src 'none'; frame-ancestors 'none'");
@@ -197,29 +187,6 @@ const apiHeaders: RequestHandler = (_request, response, next) => {
   response.setHeader('cache-control', 'no-store');
   next();
 };
-
-/** Strict content security policy; styles that the framework adds carry a nonce made per page. */
-const pageHeaders: RequestHandler = helmet({
-  contentSecurityPolicy: {
-    useDefaults: false,
-    directives: {
-      defaultSrc: ["'none'"],
-      scriptSrc: ["'self'"],
-      styleSrc: ["'self'", `'nonce-${STYLE_NONCE}'`],
-      imgSrc: ["'self'", 'data:'],
-      fontSrc: ["'self'"],
-      connectSrc: ["'self'"],
-      manifestSrc: ["'self'"],
-      workerSrc: ["'self'"],
-      baseUri: ["'self'"],
-      formAction: ["'self'"],
-      frameAncestors: ["'none'"],
-    },
-  },
-  strictTransportSecurity: false,
-  // With none at all a browser would not say where a form comes from, and forms here are asked for that.
-  referrerPolicy: { policy: 'same-origin' },
-});
 
 /** One line a request: method, route, status, time. Never a body, a name or a full address. */
 const logged =
@@ -234,51 +201,6 @@ const logged =
     });
     next();
   };
-
-interface FileList {
-  readonly hashTable: Record<string, string>;
-}
-
-function webRoutes(folder: string): Router {
-  const web = Router();
-  const page = join(folder, 'index.html');
-  if (!existsSync(page)) throw new Error(`The web application is not built: ${page} is missing.`);
-  const html = readFileSync(page, 'utf8').replaceAll('%NONCE%', STYLE_NONCE);
-  const sendPage: RequestHandler = (_request, response) => {
-    response.setHeader('cache-control', 'no-store');
-    response.type('html').send(html);
-  };
-  /** Files that a device keeps to open without the server, with the page as it is sent. */
-  const list = join(folder, 'ngsw.json');
-  const files = existsSync(list) ? (JSON.parse(readFileSync(list, 'utf8')) as FileList) : null;
-  if (files) files.hashTable['/index.html'] = createHash('sha1').update(html).digest('hex');
-  web.get('/ngsw.json', (_request, response, next) => {
-    if (!files) {
-      next(notFound('file'));
-      return;
-    }
-    response.setHeader('cache-control', 'no-cache');
-    response.json(files);
-  });
-  web.get('/index.html', sendPage);
-  web.use(
-    express.static(folder, {
-      index: false,
-      setHeaders: (response: Response, path) => {
-        const hashed = /-[A-Z0-9]{8}\.\w+$/.test(path);
-        response.setHeader(
-          'cache-control',
-          hashed ? `public, max-age=${A_YEAR_MS / 1000}, immutable` : 'no-cache',
-        );
-      },
-    }),
-  );
-  web.get('/{*path}', (request, response, next) => {
-    if (/\.\w+$/.test(request.path)) next(notFound('file'));
-    else void sendPage(request, response, next);
-  });
-  return web;
-}
 
 function asProblem(error: unknown): Problem | null {
   if (error instanceof Problem) return error;

@@ -30,6 +30,8 @@ function say(line: string): void {
 }
 
 async function main(): Promise<void> {
+  // What is kept here is read by nobody else on this machine.
+  process.umask(0o077);
   const args = process.argv.slice(2);
   const demoReset = args.includes('--demo-reset');
   const unknown = args.find((arg) => arg !== '--empty' && arg !== '--demo-reset');

@@ -41,9 +41,10 @@ export const gate =
       return;
     }
     const device = access.devices.of(tokenIn(request));
-    const { path } = request;
+    // Addresses are matched in any case further on, so here too.
+    const path = request.path.toLowerCase();
     if (!device) {
-      if (OPEN.test(path)) next();
+      if (OPEN.test(request.path)) next();
       else if (request.method === 'GET' && request.accepts('html') && !path.startsWith('/api')) {
         if (/\.\w+$/.test(path)) next(new Problem(401, SIGN_IN));
         else response.setHeader('cache-control', 'no-store').redirect(303, '/sign-in');
@@ -59,6 +60,9 @@ export const gate =
     const locked = device.locked && path.startsWith('/api/') && !WHILE_LOCKED.test(path);
     next(locked ? new Problem(423, 'This device is locked.') : undefined);
   };
+
+/** What routers at home put behind a name; never a name that anybody can buy. */
+const HOME_ENDS = ['local', 'lan', 'home', 'home.arpa', 'internal'];
 
 const NOT_HERE = 'This address is not allowed to ask.';
 const SIGN_IN = 'Sign in first.';
@@ -78,7 +82,7 @@ function isOfThisHousehold(request: IncomingMessage, access: Access): boolean {
   if (isIP(host) !== 0 || host === 'localhost') return true;
   const given = access.choice('given');
   return [...homeNames(), ...(given ? namesOf(given) : [])].some(
-    (name) => host === name || host.startsWith(`${name}.`),
+    (name) => host === name || HOME_ENDS.some((end) => host === `${name}.${end}`),
   );
 }
 

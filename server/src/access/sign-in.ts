@@ -7,7 +7,7 @@ import * as v from 'valibot';
 import { type Access } from './access.js';
 import type { NewDevice } from './devices.js';
 import { doorOf } from './door.js';
-import { cookieName, isEncrypted, sameOrigin } from './gate.js';
+import { cookieName, isEncrypted, sameOrigin, tokenIn } from './gate.js';
 import { isRight } from './passwords.js';
 import { type Words, signInPage } from './sign-in-page.js';
 
@@ -35,6 +35,9 @@ export function signInRoutes(access: Access, webFolder: string | null): Router {
 
   /** Lets the device in: its token goes into a cookie that no script can read. */
   async function letIn(request: Request, response: Response, device: NewDevice): Promise<void> {
+    // Who signs in anew is one device, not two.
+    const before = access.devices.of(tokenIn(request));
+    if (before) access.devices.remove(before.id);
     const { token } = await access.devices.add(device);
     response.setHeader(
       'set-cookie',
@@ -64,6 +67,7 @@ export function signInRoutes(access: Access, webFolder: string | null): Router {
 
   router.use((request, _response, next) => next(doorOf(request) === 'home' ? 'router' : undefined));
   router.get('/sign-in', (request, response) => page(request, response, 200, {}));
+  router.get('/pair', (_request, response) => response.redirect(303, '/sign-in'));
   /** The household's own authority, for a device that is to trust it. */
   router.get('/gumo-household.crt', (_request, response, next) => {
     const own = access.choice('own');

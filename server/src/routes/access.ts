@@ -152,11 +152,12 @@ export function accessRoutes(context: Context): Router {
     const asker = askerOf(request);
     const kept = access.choice('password');
     if (asker.door === 'network' && kept !== null) {
-      const wait = attempts.wait(asker.name);
+      const who = asker.deviceId ?? asker.name;
+      const wait = attempts.wait(who);
       if (wait > 0) throw new Problem(429, `Too many attempts. Wait ${wait} seconds.`);
-      attempts.missed(asker.name);
+      attempts.missed(who);
       if (!(await isRight(current, kept))) throw wrongField('current', 'is not the password');
-      attempts.succeeded(asker.name);
+      attempts.succeeded(who);
     }
     const household = context.store.household.all()[0]?.name ?? '';
     if (isCommon(next)) throw wrongField('next', 'is on the list of common passwords');
