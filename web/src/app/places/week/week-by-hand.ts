@@ -11,6 +11,7 @@ import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
 import * as v from 'valibot';
 import { Api, ApiProblem } from '../../common/api';
+import { Conflicts } from '../../conflict/conflicts';
 import { householdFeature } from '../../state/household';
 import { WeekActions, weekFeature } from '../../state/week';
 import { Copied, MovedCard, type WeekDay } from '../../state/week-answers';
@@ -21,6 +22,7 @@ import type { CardMove } from './week-board';
 export class WeekByHand {
   private readonly store = inject(Store);
   private readonly api = inject(Api);
+  private readonly conflicts = inject(Conflicts);
   private readonly announcer = inject(LiveAnnouncer);
   private readonly answer = this.store.selectSignal(weekFeature.selectAnswer);
   private readonly monday = this.store.selectSignal(weekFeature.selectFrom);
@@ -38,7 +40,13 @@ export class WeekByHand {
   async pin(entry: PlanEntry): Promise<void> {
     const pinned = entry.pinned !== true;
     await this.work(async () => {
-      await this.api.send('PUT', `/plan/${entry.id}`, { ...entry, pinned }, PlanEntrySchema);
+      const kept = await this.conflicts.put(`/plan/${entry.id}`, PlanEntrySchema, {
+        base: entry,
+        mine: { ...entry, pinned },
+        what: this.titleOf(entry),
+        words: { pinned: 'Pinned' },
+      });
+      if (!kept) return;
       this.tell(`${this.titleOf(entry)} ${pinned ? 'is pinned' : 'is no longer pinned'}.`);
     });
   }
@@ -128,7 +136,19 @@ export class WeekByHand {
   private async putSheet(change: (sheet: WeekSheet) => WeekSheet): Promise<void> {
     const sheet = this.answer()?.sheet;
     if (!sheet) return;
-    await this.work(() => this.api.send('PUT', `/weeks/${sheet.from}`, change(sheet), WeekSheet));
+    const put = (to: WeekSheet): Promise<WeekSheet> =>
+      this.api.send('PUT', `/weeks/${to.from}`, change(to), WeekSheet);
+    await this.work(async () => {
+      try {
+        await put(sheet);
+      } catch (error) {
+        // Another device was first: the same is done to the week as it stands now.
+        const late = error instanceof ApiProblem && error.status === 409;
+        const now = late ? v.safeParse(WeekSheet, error.current) : undefined;
+        if (!now?.success) throw error;
+        await put(now.output);
+      }
+    });
   }
 
   /** Does something on the server, then shows the week as it stands; says what went wrong. */
