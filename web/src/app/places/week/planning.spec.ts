@@ -92,7 +92,7 @@ describe('a plan in the making', () => {
     const { planning, text } = await open();
     await planning.begin('2026-03-09');
     expect(sent).toEqual(['POST /weeks/2026-03-09/plan']);
-    expect(Line.last.url).toBe('/api/plans/job/news');
+    expect(Line.last.url).toBe('/api/plans/job/news?ngsw-bypass');
     expect(await text()).toContain('A first plan stands.');
     Line.last.say({ stage: 'better', value: 100, bound: 102.4 });
     expect(await text()).toContain('Looking for better ones. At most 3 % short of the best plan');

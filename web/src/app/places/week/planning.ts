@@ -41,7 +41,7 @@ export class Planning {
     this.source?.close();
     this.job.set(job);
     this.news.set(null);
-    const source = new EventSource(`/api/plans/${job.id}/news`);
+    const source = new EventSource(`/api/plans/${job.id}/news?ngsw-bypass`);
     this.source = source;
     source.onmessage = ({ data }) => {
       const found = v.safeParse(PlanNews, JSON.parse(String(data)));

@@ -103,7 +103,7 @@ export class WeekByHand {
       ...sheet,
       closed: day.closed
         ? sheet.closed.filter((one) => one !== day.day)
-        : [...sheet.closed, day.day],
+        : [...new Set([...sheet.closed, day.day])],
     }));
   }
 
