@@ -1,9 +1,14 @@
 import { fileURLToPath } from 'node:url';
+import { HouseholdFile } from '@gumo/core/exchange';
 import type { Child } from '@gumo/core/vocabulary';
 import fc from 'fast-check';
 import { addressesOf } from './app.js';
+import { openDatabase } from './database/open.js';
+import { storeIn } from './database/store.js';
+import { loadHousehold } from './household.js';
+import { Problem, checked } from './problems.js';
 import { bareContext } from './testing/bare.js';
-import { type World, openWorld } from './testing/world.js';
+import { type World, aChild, aTry, openWorld } from './testing/world.js';
 
 const DEMO = fileURLToPath(new URL('../../demo/spindle-cottage.json', import.meta.url));
 
@@ -98,3 +103,105 @@ describe('requests that nobody meant', () => {
       .toBe(before);
   });
 });
+
+describe('files that nobody meant', () => {
+  let world: World;
+  const file = async (): Promise<string> =>
+    (await fetch(`${world.url}/records/household.json`)).text();
+  beforeAll(async () => {
+    world = await openWorld();
+    const child = (await world.ask('POST', '/children', aChild())).body as Child;
+    await world.ask('POST', '/observations', { observations: [aTry(child.id)] });
+  });
+  afterAll(() => world.close());
+
+  it('are read as tables without a fault, and a dry run changes nothing', async () => {
+    const cell = fc.oneof(
+      fc.string({ maxLength: 20 }),
+      fc.constantFrom(
+        'Wren',
+        '2026-03-10',
+        'touch-5',
+        'own',
+        '=1+1',
+        '"',
+        '"a""',
+        '\r\n',
+        '\u0000',
+        ',,',
+        '9'.repeat(400),
+      ),
+    );
+    const arbitrary = fc.record({
+      head: fc.subarray([
+        'child',
+        'day',
+        'skill',
+        'outcome',
+        'id',
+        'name',
+        'count',
+        'shape',
+        'colors',
+        '__proto__',
+      ]),
+      rows: fc.array(fc.array(cell, { maxLength: 9 }), { maxLength: 6 }),
+      end: fc.constantFrom('\n', '\r\n', '\r'),
+      kind: fc.constantFrom('observations', 'cupboard'),
+    });
+    const before = await file();
+    for (const { head, rows, end, kind } of fc.sample(arbitrary, { numRuns: 300, seed: 7 })) {
+      const text = [head, ...rows].map((row) => row.join(',')).join(end);
+      const mapping = Object.fromEntries(head.map((name) => [name, name]));
+      const answer = await world.ask('POST', `/records/${kind}`, { text, mapping, dry: true });
+      expect(answer.status).withContext(text).toBeLessThan(500);
+    }
+    expect(await file()).toBe(before);
+  });
+
+  it('make a household whole, or are refused with the field that is wrong', async () => {
+    const odd = fc.constantFrom<unknown>(
+      undefined,
+      null,
+      '',
+      -1,
+      1e9,
+      [],
+      {},
+      'x'.repeat(9000),
+      '2026-02-30',
+      true,
+    );
+    const whole = await file();
+    let refused = 0;
+    for (const [at, value] of fc.sample(fc.tuple(fc.nat(), odd), { numRuns: 300, seed: 9 })) {
+      const bent = JSON.parse(whole) as Record<string, unknown>;
+      const places = [...placesIn(bent)];
+      const { holder, key } = places[at % places.length]!;
+      holder[key] = value;
+      const { db } = openDatabase(':memory:');
+      try {
+        loadHousehold(storeIn(db), checked(HouseholdFile, JSON.parse(JSON.stringify(bent))));
+      } catch (error) {
+        refused++;
+        expect(error)
+          .withContext(`${key}: ${String(value)}`)
+          .toBeInstanceOf(Problem);
+      } finally {
+        db.close();
+      }
+    }
+    expect(refused).toBeGreaterThan(150);
+  });
+});
+
+/** Every place in a value where something stands. */
+function* placesIn(
+  value: unknown,
+): IterableIterator<{ holder: Record<string, unknown>; key: string }> {
+  if (typeof value !== 'object' || value === null) return;
+  for (const key of Object.keys(value)) {
+    yield { holder: value as Record<string, unknown>, key };
+    yield* placesIn((value as Record<string, unknown>)[key]);
+  }
+}

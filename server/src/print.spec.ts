@@ -72,6 +72,18 @@ describe('paper, over HTTP', () => {
     expect(pages[1]!.words).toContain('Juno');
   });
 
+  it('says an odd name as it is: nothing of it becomes a part of the file', async () => {
+    const name = `<b>"W"&'(\\)</b>`;
+    await week.ask('PUT', `/children/${week.wren.id}`, { ...week.wren, name });
+    const svg = await (
+      await fetch(`${week.world.url}/sheets/ten-frame.svg?child=${week.wren.id}`)
+    ).text();
+    expect(svg).not.toContain('<b>');
+    expect(svg).toMatch(/&(lt|#60);b&(gt|#62);/);
+    const { pages } = await pdf(`/sheets/ten-frame.pdf?child=${week.wren.id}`);
+    expect(pages[0]!.words).toContain(name);
+  });
+
   it('refuses what cannot be printed, naming the field, and keeps nothing of it', async () => {
     const wrong: [PrintItem, string][] = [
       [item('no-such-sheet'), 'kind'],
