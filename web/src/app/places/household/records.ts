@@ -64,7 +64,7 @@ const FILES: readonly (readonly [path: string, title: string, about: string])[] 
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [HouseholdNav, Icon, TableImport],
   templateUrl: './records.html',
-  styleUrl: './records.scss',
+  styleUrls: ['./columns.scss', './records.scss'],
 })
 export class Records {
   private readonly api = inject(Api);

@@ -38,7 +38,7 @@ type Lock = Device['lockMinutes'];
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [HouseholdNav, Icon],
   templateUrl: './sharing.html',
-  styleUrl: './sharing.scss',
+  styleUrls: ['./columns.scss', './sharing.scss'],
 })
 export class Sharing {
   private readonly api = inject(Api);

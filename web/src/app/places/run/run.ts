@@ -21,7 +21,7 @@ import { mustNotMeetSmallParts } from '@gumo/core/things';
 import type { Mood, Observation, Outcome } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
 import { v7 as uuid } from 'uuid';
-import { Api, Unreachable } from '../../common/api';
+import { Api } from '../../common/api';
 import { BandSign } from '../../common/band-sign';
 import { Clock } from '../../common/clock';
 import { Icon } from '../../common/icon';
@@ -32,12 +32,12 @@ import { OutcomeBar, outcomeOfKey } from '../../handling/outcome-bar';
 import { SceneView } from '../../handling/scene';
 import { ToTheChild } from '../../handling/to-the-child';
 import { Jotting } from '../../jot/jotting';
-import { Pace, SittingAnswer } from '../../state/answers';
+import { Pace } from '../../state/answers';
 import { childrenFeature } from '../../state/children';
 import { householdFeature } from '../../state/household';
 import { Outbox } from '../../state/outbox';
 import { RunActions, runFeature } from '../../state/run';
-import { sittingWithWaiting } from '../../state/waiting';
+import { sittingSoFar } from '../../state/sitting-so-far';
 import { AnswerPad } from './answer-pad';
 import { Answering } from './answering';
 import { EndQuestion } from './end-question';
@@ -181,31 +181,13 @@ export class Run {
   private async resume(id: string): Promise<void> {
     if (this.sitting()?.id === id) return;
     try {
-      await this.outbox.flush();
-      const known = await this.api.get(`/sittings/${id}`, SittingAnswer).then(
-        ({ sitting, observations }) => ({
-          sitting,
-          observations: observations.map((one) => one.observation),
-          voided: observations.flatMap((one) => (one.voided ? [one.observation.id] : [])),
-        }),
-        (error: Error) => {
-          if (error instanceof Unreachable) return null;
-          throw error;
-        },
-      );
-      const soFar = sittingWithWaiting(id, known, await this.outbox.waiting());
-      if (!soFar) throw new Unreachable();
-      if (soFar.sitting.endedAt !== null) {
+      const { sitting, observations, voided } = await sittingSoFar(this.api, this.outbox, id);
+      if (sitting.endedAt !== null) {
         await this.router.navigateByUrl('/today');
         return;
       }
-      this.store.dispatch(
-        RunActions.resumed({
-          sitting: soFar.sitting,
-          observations: [...soFar.observations],
-          voided: [...soFar.voided],
-        }),
-      );
+      const standing = { observations: [...observations], voided: [...voided] };
+      this.store.dispatch(RunActions.resumed({ sitting, ...standing }));
     } catch (error) {
       this.missing.set((error as Error).message);
     }
