@@ -1,4 +1,4 @@
-import { spawn } from 'node:child_process';
+import { type ChildProcess, spawn } from 'node:child_process';
 import {
   copyFileSync,
   existsSync,
@@ -11,6 +11,7 @@ import {
 } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
 import type { Child } from '@gumo/core/vocabulary';
 import Database from 'better-sqlite3';
 import { RECORDS, openDatabase } from './database/open.js';
@@ -19,18 +20,35 @@ import { type World, aChild, aTry, ask, openWorld } from './testing/world.js';
 
 describe('a database that another program holds', () => {
   let world: World;
-  let other: Database.Database;
+  let other: ChildProcess;
   let child: Child;
   beforeEach(async () => {
     world = await openWorld();
     child = (await world.ask('POST', '/children', aChild())).body;
-    other = new Database(join(world.folder, 'gumo.db'));
-    other.exec('BEGIN IMMEDIATE');
+    const code = `
+      import Database from 'better-sqlite3';
+      const db = new Database(${JSON.stringify(join(world.folder, 'gumo.db'))});
+      db.exec('BEGIN IMMEDIATE');
+      process.stdin.once('end', () => db.close());
+      process.stdout.write('held');
+      process.stdin.resume();
+    `;
+    other = spawn(process.execPath, ['--input-type=module', '-e', code], {
+      cwd: fileURLToPath(new URL('../', import.meta.url)),
+      stdio: ['pipe', 'pipe', 'inherit'],
+    });
+    await new Promise((resolve) => other.stdout?.once('data', resolve));
   });
   afterEach(async () => {
-    other.close();
+    await end();
     await world.close();
   });
+  const end = async (): Promise<void> => {
+    if (other.exitCode !== null || other.signalCode !== null) return;
+    const gone = new Promise((resolve) => other.once('exit', resolve));
+    other.kill();
+    await gone;
+  };
 
   it('is read on, refuses what is written with a sentence, and takes it afterwards', async () => {
     const one = aTry(child.id);
@@ -38,7 +56,7 @@ describe('a database that another program holds', () => {
     expect(refused.status).toBe(503);
     expect((refused.body as { title: string }).title).toContain('in use by another program');
     expect((await world.ask('GET', '/children')).status).toBe(200);
-    other.exec('ROLLBACK');
+    await end();
     const taken = await world.ask('POST', '/observations', { observations: [one] });
     expect(taken.body).toEqual({ added: 1 } as never);
   });
