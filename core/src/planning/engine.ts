@@ -8,6 +8,19 @@ export interface Solved {
   readonly bound: number;
 }
 
+/** A model without its whole numbers, kept and solved again after small changes from where it stood. */
+export interface Relaxation {
+  /** The best worth and the columns with it, -Infinity where there is none; null where time ran out. */
+  solve(seconds: number): { readonly worth: number; readonly values: ArrayLike<number> } | null;
+  setBounds(column: number, lower: number, upper: number): void;
+  /** Adds Σ terms ≤ upper. */
+  addRow(terms: readonly Term[], upper: number): void;
+  /** Where it stands, to come back to. */
+  standing(): unknown;
+  comeBack(standing: unknown): void;
+  close(): void;
+}
+
 /** Solves linear models; the caller brings it, so that the core needs no solver of its own. */
 export interface Engine {
   solve(
@@ -22,4 +35,5 @@ export interface Engine {
       readonly tell?: (worth: number, bound: number) => void;
     },
   ): Solved;
+  relax(model: LinearModel): Relaxation;
 }

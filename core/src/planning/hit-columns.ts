@@ -17,7 +17,8 @@ export function hitAndStrandColumns(
   classes: readonly DayClass[],
   choices: readonly Choice[],
   builder: ModelBuilder,
-): void {
+): number[][][] {
+  const columns: number[][][] = problem.children.map(() => []);
   problem.children.forEach((child, c) => {
     const serving = child.wanted.map((): { choice: Choice; column: number }[] => []);
     for (const choice of choices) {
@@ -35,6 +36,7 @@ export function hitAndStrandColumns(
       const worth = HIT_WEIGHTS.slice(before).map((weight) => weight * want.value);
       if (by.length === 0 || worth.length === 0) return;
       const counts = worth.map((one) => builder.column(one, 1, false));
+      (columns[c] as number[][])[w] = counts;
       if (before === 0) {
         const terms = firsts.get(want.strand) ?? [];
         terms.push([counts[0] as number, -1]);
@@ -69,4 +71,5 @@ export function hitAndStrandColumns(
     const short = builder.column(-STRAND_SHORT, missing, false);
     builder.row(missing, [...reached, [short, 1]], Infinity);
   });
+  return columns;
 }

@@ -19,7 +19,7 @@ export * from './week-model.js';
 export * from './week-problem.js';
 export * from './why.js';
 export * from './words.js';
-export type { Engine, Solved } from './engine.js';
+export type { Engine, Relaxation, Solved } from './engine.js';
 export type { LinearModel, Term } from './linear-model.js';
 export { dayClasses, singleDays } from './classes.js';
 export { momentsForDay } from './moments.js';

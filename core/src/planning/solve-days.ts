@@ -49,6 +49,17 @@ export function solveDays(
   return { cards: null, bound };
 }
 
+/** The cards that a solution names; null where a day has no moment for all that it was given. */
+export function cardsOf(
+  problem: WeekProblem,
+  room: Room,
+  full: WeekModel,
+  values: ArrayLike<number>,
+): readonly Card[] | null {
+  const slots = slotsOf(full, values);
+  return crowdedDay(problem, room, slots) === null ? tidied(problem, room, slots) : null;
+}
+
 /** The slots that a solution names. */
 function slotsOf({ choices, classes }: WeekModel, values: ArrayLike<number>): Slot[] {
   const isOn = (column: number): boolean => (values[column] ?? 0) > 0.5;

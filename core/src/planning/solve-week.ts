@@ -1,13 +1,14 @@
 import { annealFrom } from './anneal.js';
-import { dayClasses, singleDays } from './classes.js';
+import { branch } from './branch.js';
+import { type DayClass, dayClasses, singleDays } from './classes.js';
 import type { Engine } from './engine.js';
 import { firstPlan } from './first-plan.js';
 import { partsOf } from './parts.js';
 import type { Card, WeekProblem } from './problem.js';
-import { roomLeft } from './rules.js';
-import { solveDays } from './solve-days.js';
+import { type Room, roomLeft } from './rules.js';
+import { cardsOf, solveDays } from './solve-days.js';
 import { valueOf } from './value.js';
-import { weekModel } from './week-model.js';
+import { type WeekModel, weekModel } from './week-model.js';
 
 /** How far the planning of a week is. */
 export interface PlanProgress {
@@ -35,22 +36,24 @@ export interface SolveOptions {
 export const GOOD_ENOUGH = 1e-3;
 /** Kept back at the end, in seconds. */
 const RESERVE = 0.1;
-/** Small steps for each child and day; how hot each pass begins, and what part of the time it takes. */
-const STEPS = 6000;
-const HOT = [0.35, 0.25, 0.18, 0.12] as const;
-const FOR_PASS = 0.08;
+/** How hot each pass of small steps begins, and what part of the time it takes; the last repeats. */
+const PASSES = [
+  [0.35, 0.05],
+  [0.35, 0.35],
+  [0.2, 0.2],
+] as const;
 const LEAST_PASS_S = 0.3;
-/** Part of the time for better plans; it ends after so many rounds that brought nothing. */
-const FOR_WORK = 0.7;
-const MOST_BARREN = 3;
-/** Part of the time for a bound. */
-const FOR_BOUND = 0.5;
-/** So many parts in a row that bring nothing end a round. */
+/** Part of the time for parts of the week solved exactly, after each pass. */
+const FOR_PARTS = 0.06;
+/** So many parts in a row that bring nothing end a round; so many rounds end the search. */
 const IDLE_PARTS = 40;
+const MOST_BARREN = 5;
+/** Part of the time that one thread alone gives to better plans. */
+const FOR_SEARCH = 0.4;
 /** A week with no more choices than this is solved whole before anything else. */
 const FEW_CHOICES = 200;
-/** With more kinds of day than this the week without days says no more than its relaxation. */
-const FEW_CLASSES = 3;
+/** Part of the time that is left for the days of a week whose alike days were not told apart. */
+const FOR_DAYS = 0.3;
 
 /** How far a plan may lie from the best, as a part of its worth; null where no bound is known. */
 export function gapOf(value: number, bound: number | null): number | null {
@@ -58,96 +61,209 @@ export function gapOf(value: number, bound: number | null): number | null {
   return Math.max(0, bound - value) / Math.max(1, Math.abs(value));
 }
 
-/**
- * Plans a week: a first plan at once; a bound on what any plan can be worth; better plans by many
- * small steps and by solving parts of the week while the rest stands; and what time is left for the whole week
- * with its days. What it returns is never worse than the first plan, and holds every rule.
- */
-export function solveWeek(
+/** A week being planned: the best plan so far and what is known of any other. */
+interface Planning {
+  readonly problem: WeekProblem;
+  readonly engine: Engine;
+  readonly room: Room;
+  readonly now: () => number;
+  readonly left: () => number;
+  readonly cards: () => readonly Card[];
+  /** Takes a plan if it is better, and says whether it was. */
+  take(found: readonly Card[], stage: PlanProgress['stage']): boolean;
+  lower(to: number): void;
+  isDone(): boolean;
+  isLow(bound: number): boolean;
+  report(stage: PlanProgress['stage']): PlanProgress;
+}
+
+function begin(
   problem: WeekProblem,
   engine: Engine,
   { seconds, now, first, gap = GOOD_ENOUGH, tell }: SolveOptions,
-): PlanProgress {
+): Planning {
   const end = now() + seconds - RESERVE;
-  const left = (): number => end - now();
   const room = roomLeft(problem);
   let cards = first ?? firstPlan(problem, room);
   let value = valueOf(problem, [...problem.fixed, ...cards]);
   let bound: number | null = null;
-
+  const left = (): number => end - now();
   const report = (stage: PlanProgress['stage']): PlanProgress => {
     const progress = { stage, cards, value, bound };
     tell?.(progress);
     return progress;
   };
-  const take = (found: readonly Card[]): boolean => {
-    const worth = valueOf(problem, [...problem.fixed, ...found]);
-    if (worth <= value + 1e-9) return false;
-    [cards, value] = [found, worth];
-    return true;
-  };
-  const lower = (to: number): void => {
-    if (Number.isFinite(to)) bound = Math.min(bound ?? Infinity, to);
-  };
-  const isDone = (): boolean => left() <= 0 || (gapOf(value, bound) ?? Infinity) <= gap;
   report('first');
-
-  const classes = dayClasses(problem, room);
-  if (classes.length === 0) {
-    lower(value);
-    return report('done');
-  }
-  const days = singleDays(problem);
-  const isCoarse = classes.length < days.length && classes.length <= FEW_CLASSES;
-  const coarse = weekModel(problem, room, isCoarse ? classes : days);
-  if (left() > 0) {
-    const whole = new Uint8Array(coarse.model.whole.length);
-    const relaxed = engine.solve({ ...coarse.model, whole }, { seconds: left() * FOR_BOUND, gap });
-    lower(relaxed.bound + coarse.constant);
-    report('better');
-  }
-  const prove = (within: number): void => {
-    const found = solveDays(problem, room, engine, {
-      gap,
-      seconds: within,
-      left,
-      start: cards,
-      tell: (to) => {
-        lower(to);
-        report('proof');
-      },
-    });
-    if (found.cards) take(found.cards);
-    lower(found.bound);
+  return {
+    problem,
+    engine,
+    room,
+    now,
+    left,
+    report,
+    cards: () => cards,
+    take(found, stage) {
+      const worth = valueOf(problem, [...problem.fixed, ...found]);
+      if (worth <= value + 1e-9) return false;
+      [cards, value] = [found, worth];
+      report(stage);
+      return true;
+    },
+    lower(to) {
+      if (!Number.isFinite(to) || to >= (bound ?? Infinity)) return;
+      bound = to;
+      report('proof');
+    },
+    isDone: () => left() <= 0 || (gapOf(value, bound) ?? Infinity) <= gap,
+    isLow: (to) => (gapOf(value, to) ?? Infinity) <= gap,
   };
-  const whole = coarse.model.whole.reduce((sum, one) => sum + one, 0);
-  const choices = (whole * days.length) / coarse.classes.length;
-  if (!isDone() && choices <= FEW_CHOICES) prove(left() * FOR_BOUND);
-  const until = end - (1 - FOR_WORK) * left();
-  const goOn = (): boolean => now() < until && !isDone();
-  const longest = Math.max(LEAST_PASS_S, left() * FOR_PASS);
-  const parts = partsOf(problem, engine, { now, until });
+}
+
+/**
+ * Plans a week in one thread: a first plan at once, then better ones, then the proof. What it
+ * returns is never worse than the first plan, and holds every rule.
+ */
+export function solveWeek(
+  problem: WeekProblem,
+  engine: Engine,
+  options: SolveOptions,
+): PlanProgress {
+  const planning = begin(problem, engine, options);
+  const { left, isDone } = planning;
+  proveFew(planning);
+  const until = left() * (1 - FOR_SEARCH);
+  if (!isDone()) search(planning, () => left() - until);
+  if (!isDone()) prove(planning);
+  return planning.report('done');
+}
+
+/** The half of the planning that looks for better plans, where another thread looks for the proof. */
+export function searchWeek(
+  problem: WeekProblem,
+  engine: Engine,
+  options: SolveOptions,
+): PlanProgress {
+  const planning = begin(problem, engine, options);
+  if (dayClasses(problem, planning.room).length > 0) search(planning, planning.left);
+  return planning.report('done');
+}
+
+/** The other half: how much any plan can be worth, and plans that turn up on the way. */
+export function boundWeek(
+  problem: WeekProblem,
+  engine: Engine,
+  options: SolveOptions,
+): PlanProgress {
+  const planning = begin(problem, engine, options);
+  proveFew(planning);
+  if (!planning.isDone()) prove(planning);
+  return planning.report('done');
+}
+
+/** Many small steps, then parts of the week solved exactly while the rest stands; over and over. */
+function search(planning: Planning, left: () => number): void {
+  const { problem, engine, room, now } = planning;
+  const all = left();
+  const goOn = (): boolean => left() > 0 && !planning.isDone();
+  const parts = partsOf(problem, engine, { now, until: now() + all });
   for (let round = 0, barren = 0; barren < MOST_BARREN && goOn(); round++) {
-    const before = value;
+    const [hot, share] = PASSES[Math.min(round, PASSES.length - 1)] as (typeof PASSES)[number];
+    const longest = Math.max(LEAST_PASS_S, share * all);
     const begun = now();
     const spent = (): number => Math.max((now() - begun) / longest, goOn() ? 0 : 1);
-    const steps = STEPS * problem.children.length * problem.days.length;
-    const hot = HOT[round % HOT.length] ?? 0;
-    if (take(annealFrom(problem, cards, { steps, spent, hot, seed: round }, room)))
-      report('better');
-    for (let idle = 0; idle < IDLE_PARTS && goOn(); idle++) {
-      const found = parts.next(cards);
-      if (!found || !take(found)) continue;
+    const steps = Number.MAX_SAFE_INTEGER;
+    let isBetter = planning.take(
+      annealFrom(problem, planning.cards(), { steps, spent, hot, seed: round }, room),
+      'better',
+    );
+    const until = now() + FOR_PARTS * all;
+    for (let idle = 0; idle < IDLE_PARTS && now() < until && goOn(); idle++) {
+      const found = parts.next(planning.cards());
+      if (!found || !planning.take(found, 'better')) continue;
       idle = 0;
-      report('better');
+      isBetter = true;
     }
-    barren = value > before ? 0 : barren + 1;
+    barren = isBetter ? 0 : barren + 1;
   }
-  if (!isDone() && isCoarse) {
-    const found = engine.solve(coarse.model, { seconds: left() * FOR_BOUND, gap: gap / 2 });
-    lower(found.bound + coarse.constant);
-    report('proof');
+}
+
+/** A small week, or one with nothing to choose, whole and exactly. */
+function proveFew(planning: Planning): void {
+  const { problem, room, engine, left } = planning;
+  if (dayClasses(problem, room).length === 0) {
+    planning.lower(valueOf(problem, [...problem.fixed, ...planning.cards()]));
+    return;
   }
-  if (!isDone()) prove(left());
-  return report('done');
+  const { model } = weekModel(problem, room, singleDays(problem));
+  const choices = model.whole.reduce((sum, one) => sum + one, 0);
+  if (choices > FEW_CHOICES || left() <= 0) return;
+  const found = solveDays(problem, room, engine, {
+    gap: GOOD_ENOUGH / 10,
+    seconds: left() / 2,
+    left,
+    start: planning.cards(),
+    tell: (to) => planning.lower(to),
+  });
+  if (found.cards) planning.take(found.cards, 'proof');
+  planning.lower(found.bound);
+}
+
+/**
+ * Lowers the bound: first without telling alike days apart, which is far less to look through; once
+ * a week of that kind cannot be told to be too good, with its days.
+ */
+function prove(planning: Planning): void {
+  const { problem, room, engine, left, isLow } = planning;
+  const alike = dayClasses(problem, room);
+  const days = singleDays(problem);
+  const lowerWith = (
+    full: WeekModel,
+    tell: (bound: number) => void,
+    found: (values: ArrayLike<number>) => void,
+  ): void => branch(problem, engine, full, alike, { left, isLow, tell, found });
+  if (alike.length < days.length) {
+    const coarse = weekModel(problem, room, alike);
+    lowerWith(coarse, planning.lower, (values) => {
+      const near = within(problem, coarse, alike, values);
+      const full = weekModel(near, room, days);
+      const until = left() * (1 - FOR_DAYS);
+      branch(near, engine, full, alike, {
+        left: () => left() - until,
+        isLow: (bound) => bound <= valueOf(problem, [...problem.fixed, ...planning.cards()]),
+        tell: () => undefined,
+        found: (whole) => {
+          const cards = cardsOf(near, room, full, whole);
+          if (cards) planning.take(cards, 'better');
+        },
+      });
+    });
+  }
+  if (planning.isDone()) return;
+  const full = weekModel(problem, room, days);
+  lowerWith(full, planning.lower, (values) => {
+    const cards = cardsOf(problem, room, full, values);
+    if (cards) planning.take(cards, 'proof');
+  });
+}
+
+/** The week with no more activities on alike days than a solution without single days gives them. */
+function within(
+  problem: WeekProblem,
+  { choices }: WeekModel,
+  alike: readonly DayClass[],
+  values: ArrayLike<number>,
+): WeekProblem {
+  const given = problem.activities.map((): number[] => []);
+  for (const { activity, at, column } of choices) {
+    if ((values[column] ?? 0) > 0.5) given[activity]?.push(...(alike[at] ?? []));
+  }
+  return {
+    ...problem,
+    activities: problem.activities.map((activity, a) => ({
+      ...activity,
+      notOn: problem.days.flatMap((_, d) =>
+        activity.notOn.includes(d) || !given[a]?.includes(d) ? [d] : [],
+      ),
+    })),
+  };
 }

@@ -2,7 +2,8 @@ import type { Band } from '../vocabulary/index.js';
 import type { Choice } from './choice.js';
 import { type DayClass, mostApart } from './classes.js';
 import { hitAndStrandColumns } from './hit-columns.js';
-import { type LinearModel, type Term, modelBuilder } from './linear-model.js';
+import { type LinearModel, type ModelBuilder, type Term, modelBuilder } from './linear-model.js';
+import { type Timed, minuteRows } from './minute-rows.js';
 import { momentsOn } from './moments.js';
 import {
   LIKED,
@@ -19,6 +20,7 @@ export interface WeekModel {
   readonly model: LinearModel;
   readonly choices: readonly Choice[];
   readonly classes: readonly DayClass[];
+  readonly counts: readonly (readonly (readonly number[])[])[];
   /** To be added to the model's optimum: what the fixed cards are worth. */
   readonly constant: number;
 }
@@ -81,7 +83,10 @@ export function weekModel(
   const of = (choice: Choice) => activities[choice.activity];
   const sumOf = (some: readonly Choice[], weight: (choice: Choice) => number = () => 1): Term[] =>
     some.map((choice) => [choice.column, weight(choice)]);
-  const minutesOf = (choice: Choice): number => of(choice)?.minutes ?? 0;
+  const timed = (choice: Choice): Timed => ({
+    column: choice.column,
+    minutes: of(choice)?.minutes ?? 0,
+  });
   const atMost = (terms: readonly Term[], most: number): void => {
     if (terms.length > 0) builder.row(-Infinity, terms, most);
   };
@@ -95,11 +100,12 @@ export function weekModel(
       atMost(sumOf(inBand(band)), left[band] * days.length);
     }
     const tables = inBand('table');
-    atMost(sumOf(tables, minutesOf), left.tableMinutes * days.length);
-    // Longer than a third of what there is: two of them at most, which the minutes alone do not say.
-    const long = tables.filter((choice) => minutesOf(choice) > left.tableMinutes / 3);
-    if (left.table > 2) atMost(sumOf(long), 2 * days.length);
-    momentRows(problem, room, days, here, minutesOf, (terms, most) => atMost(terms, most));
+    minuteRows(builder, tables.map(timed), {
+      cards: left.table,
+      minutes: left.tableMinutes,
+      days: days.length,
+    });
+    momentRows(problem, room, days, here, timed, builder);
     children.forEach((_, c) => {
       const terms = tables.flatMap((choice): Term[] => {
         const column = choice.takers?.get(c);
@@ -149,8 +155,14 @@ export function weekModel(
     atMost(terms, room.stock[item] ?? 0);
   });
   if (daily) messRows(problem, room, classes, choices, builder);
-  hitAndStrandColumns(problem, room, classes, choices, builder);
-  return { model: builder.build(), choices, classes, constant: constantOf(problem, room, daily) };
+  const counts = hitAndStrandColumns(problem, room, classes, choices, builder);
+  return {
+    model: builder.build(),
+    choices,
+    classes,
+    counts,
+    constant: constantOf(problem, room, daily),
+  };
 }
 
 /** What is fixed, without the strands that are still missing, which the model counts itself. */
@@ -173,22 +185,23 @@ function momentRows(
   room: Room,
   days: DayClass,
   here: readonly Choice[],
-  minutesOf: (choice: Choice) => number,
-  atMost: (terms: readonly Term[], most: number) => void,
+  timed: (choice: Choice) => Timed,
+  builder: ModelBuilder,
 ): void {
   const first = days[0] as number;
+  const left = room.days[first];
+  if (!left) return;
   const bound = here.map((choice) => momentsOn(problem, room, choice.activity, first));
   const sets = new Map(bound.map((moments) => [moments.join(), moments]));
   for (const moments of sets.values()) {
     const inside = new Set(moments);
     const some = here.filter((_, i) => (bound[i] ?? []).every((m) => inside.has(m)));
-    const minutes = moments.reduce((sum, m) => sum + (room.days[first]?.moments[m] ?? 0), 0);
-    const terms = some.map((choice): Term => [choice.column, minutesOf(choice)]);
-    const longest = some.map(minutesOf).sort((a, b) => b - a);
-    const left = room.days[first];
-    const cards = left ? left.woven + left['set-out'] + left.table : 0;
-    const worst = longest.slice(0, cards).reduce((sum, one) => sum + one, 0);
-    if (worst > minutes) atMost(terms, minutes * days.length);
+    const bands = new Set(some.map((choice) => problem.activities[choice.activity]?.band));
+    minuteRows(builder, some.map(timed), {
+      cards: [...bands].reduce((sum, band) => sum + (band ? left[band] : 0), 0),
+      minutes: moments.reduce((sum, m) => sum + (left.moments[m] ?? 0), 0),
+      days: days.length,
+    });
   }
 }
 
@@ -198,7 +211,7 @@ function messRows(
   room: Room,
   classes: readonly DayClass[],
   choices: readonly Choice[],
-  builder: ReturnType<typeof modelBuilder>,
+  builder: ModelBuilder,
 ): void {
   const columns = problem.days.map((_, d) => {
     const messy = choices.filter(

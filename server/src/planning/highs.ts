@@ -1,5 +1,5 @@
-import type { Engine, LinearModel } from '@gumo/core/planning';
-import module, { type Highs } from 'highs';
+import type { Engine, LinearModel, Relaxation } from '@gumo/core/planning';
+import module, { type BasisInput, type Highs } from 'highs';
 
 /** What `primal_solution_status` says of a feasible point (HiGHS, kSolutionStatusFeasible). */
 const FEASIBLE = 2;
@@ -12,7 +12,62 @@ const loadHighs = module as unknown as typeof module.default;
 /** HiGHS as the solver of linear models; it occupies the thread that it runs on. */
 export async function highsEngine(): Promise<Engine> {
   const highs = await loadHighs();
-  return { solve: (model, options) => solveWith(highs, model, options) };
+  return {
+    solve: (model, options) => solveWith(highs, model, options),
+    relax: (model) => relaxationOf(highs, model),
+  };
+}
+
+function modelOf(highs: Highs, linear: LinearModel, isRelaxed: boolean) {
+  const [numCols, numRows] = [linear.cost.length, linear.rowLower.length];
+  return highs.createModel({
+    numCols,
+    numRows,
+    sense: highs.constants.objectiveSense.maximize,
+    colCost: linear.cost,
+    colLower: linear.lower,
+    colUpper: linear.upper,
+    rowLower: linear.rowLower,
+    rowUpper: linear.rowUpper,
+    ...(isRelaxed ? {} : { integrality: Int32Array.from(linear.whole) }),
+    matrix: {
+      format: 'csr',
+      numRows,
+      numCols,
+      starts: linear.starts,
+      indices: linear.columns,
+      values: linear.values,
+    },
+  });
+}
+
+function relaxationOf(highs: Highs, linear: LinearModel): Relaxation {
+  const model = modelOf(highs, linear, true);
+  const { optimal } = highs.constants.modelStatus;
+  model.options.set({ output_flag: false });
+  return {
+    solve(seconds) {
+      if (seconds < SHORTEST_S) return null;
+      // The time limit counts from the first run on, unless the clocks are set back.
+      model.zeroAllClocks();
+      model.options.set({ time_limit: seconds });
+      model.run();
+      const status = model.getModelStatus();
+      if (status === highs.constants.modelStatus.infeasible)
+        return { worth: -Infinity, values: [] };
+      if (status !== optimal) return null;
+      return { worth: model.getObjectiveValue(), values: model.getSolution().colValue };
+    },
+    setBounds: (column, lower, upper) => void model.changeColBounds(column, lower, upper),
+    addRow(terms, upper) {
+      const indices = Int32Array.from(terms, ([column]) => column);
+      const values = Float64Array.from(terms, ([, value]) => value);
+      model.addRow(-highs.infinity, upper, { indices, values });
+    },
+    standing: () => model.getBasis(),
+    comeBack: (standing) => void model.setBasis(standing as BasisInput),
+    close: () => model.dispose(),
+  };
 }
 
 const solveWith = (
@@ -22,27 +77,8 @@ const solveWith = (
 ): ReturnType<Engine['solve']> => {
   if (seconds < SHORTEST_S) return { values: null, bound: Infinity };
   const columns = linear.cost.length;
-  const rows = linear.rowLower.length;
   if (columns === 0) return { values: [], bound: 0 };
-  const model = highs.createModel({
-    numCols: columns,
-    numRows: rows,
-    sense: highs.constants.objectiveSense.maximize,
-    colCost: linear.cost,
-    colLower: linear.lower,
-    colUpper: linear.upper,
-    rowLower: linear.rowLower,
-    rowUpper: linear.rowUpper,
-    integrality: Int32Array.from(linear.whole),
-    matrix: {
-      format: 'csr',
-      numRows: rows,
-      numCols: columns,
-      starts: linear.starts,
-      indices: linear.columns,
-      values: linear.values,
-    },
-  });
+  const model = modelOf(highs, linear, false);
   try {
     model.options.set({
       output_flag: false,

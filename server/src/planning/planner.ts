@@ -1,10 +1,10 @@
 import { randomUUID } from 'node:crypto';
 import { Worker } from 'node:worker_threads';
-import type { PlanProgress } from '@gumo/core/planning';
+import { GOOD_ENOUGH, type PlanProgress, gapOf } from '@gumo/core/planning';
 import { Problem } from '../problems.js';
-import type { Work } from './worker.js';
+import type { Share, Work } from './worker.js';
 
-/** A plan in the making, in a thread of its own. */
+/** A plan in the making, in two threads: one looks for better plans, one for the proof. */
 export interface Job {
   readonly id: string;
   /** The Monday, or the one day, that it is for. */
@@ -38,15 +38,40 @@ export interface Planner {
 }
 
 const FILE = new URL('./worker.js', import.meta.url);
+const HALVES = ['search', 'bound'] as const;
+const STAGES = ['first', 'better', 'proof'] as const;
+
+/**
+ * The better plan of what both threads found, and the lower bound; the stage never goes back.
+ * Nothing is told of the bound alone, before there is a plan.
+ */
+function together(
+  best: PlanProgress | null,
+  search: PlanProgress,
+  proof: PlanProgress | null,
+): PlanProgress {
+  const { cards, value } = proof && proof.value > search.value ? proof : search;
+  const stages = [best, search, proof].map((one) => STAGES.findIndex((is) => is === one?.stage));
+  return {
+    stage: STAGES[Math.max(0, ...stages)] ?? 'first',
+    cards,
+    value,
+    bound: proof?.bound ?? null,
+  };
+}
 
 export function makePlanner(): Planner {
-  let current: { job: Job; worker: Worker } | null = null;
+  let current: { job: Job; workers: readonly Worker[] } | null = null;
 
   function begin(of: string, work: Work): Job {
     if (current) {
       throw new Problem(409, 'A plan is being made already: wait for it, or stop it first.');
     }
-    const worker = new Worker(FILE, { workerData: work });
+    const workers = HALVES.map((half) => {
+      const share: Share = { ...work, half };
+      return new Worker(FILE, { workerData: share });
+    });
+    let running = workers.length;
     const listeners = new Set<(news: JobNews) => void>();
     let best: PlanProgress | null = null;
     let isOver = false;
@@ -57,7 +82,7 @@ export function makePlanner(): Planner {
       current = null;
       tell(news);
       listeners.clear();
-      void worker.terminate();
+      for (const worker of workers) void worker.terminate();
     };
     const job: Job = {
       id: randomUUID(),
@@ -76,14 +101,32 @@ export function makePlanner(): Planner {
       },
       cancel: () => end({ what: 'ended', why: 'cancelled' }),
     };
-    worker.on('message', (progress: PlanProgress) => {
-      best = progress;
-      if (progress.stage === 'done') end({ what: 'done', progress });
-      else tell({ what: 'progress', progress });
+    const heard: Partial<Record<Share['half'], PlanProgress>> = {};
+    const hear = (): void => {
+      if (!heard.search) return;
+      best = together(best, heard.search, heard.bound ?? null);
+      const gap = gapOf(best.value, best.bound);
+      if (running > 0 && (gap === null || gap > GOOD_ENOUGH)) {
+        tell({ what: 'progress', progress: best });
+        return;
+      }
+      best = { ...best, stage: 'done' };
+      end({ what: 'done', progress: best });
+    };
+    workers.forEach((worker, i) => {
+      let isReady = false;
+      worker.on('message', (news: PlanProgress) => {
+        isReady = news.stage === 'done';
+        if (isReady) running--;
+        heard[HALVES[i] ?? 'search'] = news;
+        hear();
+      });
+      worker.on('error', () => end({ what: 'ended', why: 'failed' }));
+      worker.on('exit', () => {
+        if (!isReady) end({ what: 'ended', why: 'failed' });
+      });
     });
-    worker.on('error', () => end({ what: 'ended', why: 'failed' }));
-    worker.on('exit', () => end({ what: 'ended', why: 'failed' }));
-    current = { job, worker };
+    current = { job, workers };
     return job;
   }
 
@@ -101,9 +144,9 @@ export function makePlanner(): Planner {
         });
       }),
     async close() {
-      const worker = current?.worker;
+      const workers = current?.workers ?? [];
       current?.job.cancel();
-      await worker?.terminate();
+      await Promise.all(workers.map((worker) => worker.terminate()));
     },
   };
 }

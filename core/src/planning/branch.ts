@@ -1,0 +1,260 @@
+import { batchCuts } from './batch-cuts.js';
+import type { DayClass } from './classes.js';
+import type { Engine, Relaxation } from './engine.js';
+import type { LinearModel, Term } from './linear-model.js';
+import type { WeekProblem } from './problem.js';
+import type { WeekModel } from './week-model.js';
+
+/** A count that is whole in every plan: a column with its bounds, and how early it is branched on. */
+interface Count {
+  readonly column: number;
+  readonly upper: number;
+  /** Of the whole week before those of alike days, before those of single days, before children. */
+  readonly rank: number;
+}
+
+/** Bounds of columns: what a part of all weeks is told by. */
+type Fixed = readonly (readonly [column: number, lower: number, upper: number])[];
+
+/** A part of all weeks, with the most that any week in it can be worth. */
+interface Node {
+  readonly bound: number;
+  readonly fixed: Fixed;
+  /** Counts that are not whole there, with their values. */
+  readonly broken: readonly (readonly [index: number, value: number])[];
+  readonly standing: unknown;
+  readonly values: ArrayLike<number> | null;
+}
+
+const WHOLE = 1e-5;
+/** Parts of all weeks whose bounds lie no further apart are told apart by their depth. */
+const LEVEL = 1e-4;
+const MOST_CUT_ROUNDS = 12;
+/** Counts that are tried out, where nothing is known of them yet. */
+const TRIED = 4;
+/** What a side that holds no week at all counts as. */
+const EMPTY_SIDE = 9;
+
+export interface BranchOptions {
+  /** Seconds that are left. */
+  readonly left: () => number;
+  /** True where the bound is low enough. */
+  readonly isLow: (bound: number) => boolean;
+  readonly tell: (bound: number) => void;
+  /** Called with whole columns that no other week of the model exceeds. */
+  readonly found: (values: ArrayLike<number>) => void;
+}
+
+/**
+ * Lowers the bound on what a week can be worth by branch and bound: the part of all weeks that can
+ * still be worth most is divided in two by a count that is not whole in its relaxation, until none
+ * can be worth more than is wanted. Counts of the whole week come first, as single days of alike
+ * days can always be exchanged. Which count divides best is learnt from what dividing it brought
+ * before (pseudo-costs after strong branching; Achterberg, Koch and Martin 2005, from memory).
+ * @param full the model, and the alike days among its own
+ */
+export function branch(
+  problem: WeekProblem,
+  engine: Engine,
+  full: WeekModel,
+  alike: readonly DayClass[],
+  { left, isLow, tell, found }: BranchOptions,
+): void {
+  const { model, counts } = withCounts(full, alike);
+  const relaxation = engine.relax(model);
+  try {
+    const root = rootOf(problem, relaxation, full, { left, isLow, tell, found });
+    if (root) search(relaxation, counts, full.constant, root, { left, isLow, tell, found });
+  } finally {
+    relaxation.close();
+  }
+}
+
+/** The model with a column for each count that may be branched on. */
+function withCounts(
+  { model, choices, classes }: WeekModel,
+  alike: readonly DayClass[],
+): { model: LinearModel; counts: Count[] } {
+  const counts: Count[] = [];
+  const groups = new Map<string, { columns: number[]; rank: number }>();
+  for (const { activity, at, column, takers } of choices) {
+    counts.push({ column, upper: model.upper[column] ?? 0, rank: 1 });
+    for (const one of takers?.values() ?? []) {
+      counts.push({ column: one, upper: model.upper[one] ?? 0, rank: 0 });
+    }
+    const day = classes[at]?.[0] ?? 0;
+    const q = alike.findIndex((days) => days.includes(day));
+    for (const [key, rank] of [
+      [`${activity}`, 3],
+      [`${activity} ${q}`, 2],
+    ] as const) {
+      const group = groups.get(key) ?? { columns: [], rank };
+      group.columns.push(column);
+      groups.set(key, group);
+    }
+  }
+  const sums = [...groups.values()].filter(({ columns }) => columns.length > 1);
+  const first = model.cost.length;
+  const uppers = sums.map(({ columns }) =>
+    columns.reduce((sum, one) => sum + (model.upper[one] ?? 0), 0),
+  );
+  sums.forEach(({ rank }, i) => counts.push({ column: first + i, upper: uppers[i] ?? 0, rank }));
+  const more = sums.map(({ columns }, i): Term[] => [
+    [first + i, -1],
+    ...columns.map((column): Term => [column, 1]),
+  ]);
+  return { counts, model: enlarged(model, uppers, more) };
+}
+
+/** A model with more columns that are worth nothing, and rows that are to be 0. */
+function enlarged(model: LinearModel, uppers: readonly number[], rows: readonly Term[][]) {
+  const terms = rows.flat();
+  let end = model.columns.length;
+  const zeros = rows.map(() => 0);
+  return {
+    cost: Float64Array.from([...model.cost, ...uppers.map(() => 0)]),
+    lower: Float64Array.from([...model.lower, ...uppers.map(() => 0)]),
+    upper: Float64Array.from([...model.upper, ...uppers]),
+    whole: Uint8Array.from([...model.whole, ...uppers.map(() => 0)]),
+    rowLower: Float64Array.from([...model.rowLower, ...zeros]),
+    rowUpper: Float64Array.from([...model.rowUpper, ...zeros]),
+    starts: Int32Array.from([...model.starts, ...rows.map((row) => (end += row.length))]),
+    columns: Int32Array.from([...model.columns, ...terms.map(([column]) => column)]),
+    values: Float64Array.from([...model.values, ...terms.map(([, value]) => value)]),
+  };
+}
+
+/** The relaxation of all weeks, with the rows that it breaks added. */
+function rootOf(
+  problem: WeekProblem,
+  relaxation: Relaxation,
+  full: WeekModel,
+  { left, isLow, tell }: BranchOptions,
+): { worth: number; values: ArrayLike<number> } | null {
+  let root = relaxation.solve(left());
+  for (let round = 0; root !== null; round++) {
+    const bound = root.worth + full.constant;
+    tell(bound);
+    const cuts = round < MOST_CUT_ROUNDS ? batchCuts(problem, full, root.values) : [];
+    if (isLow(bound) || cuts.length === 0) break;
+    for (const { terms, upper } of cuts) relaxation.addRow(terms, upper);
+    root = relaxation.solve(left());
+  }
+  return root;
+}
+
+function search(
+  relaxation: Relaxation,
+  counts: readonly Count[],
+  constant: number,
+  root: { worth: number; values: ArrayLike<number> },
+  { left, isLow, tell, found }: BranchOptions,
+): void {
+  let current: Fixed = [];
+  /** Worth lost below and above a count that was divided, by a whole step. */
+  const lost = new Map<number, readonly [number, number]>();
+
+  const nodeOf = (
+    { worth, values }: { worth: number; values: ArrayLike<number> },
+    fixed: Fixed,
+    most: number,
+  ): Node => {
+    const broken = counts.flatMap(({ column }, i): [number, number][] => {
+      const value = values[column] ?? 0;
+      return Math.abs(value - Math.round(value)) > WHOLE ? [[i, value]] : [];
+    });
+    return {
+      bound: Math.min(worth + constant, most),
+      fixed,
+      broken,
+      standing: relaxation.standing(),
+      values: broken.length === 0 ? values : null,
+    };
+  };
+  const open: Node[] = [nodeOf(root, [], Infinity)];
+
+  /** One side of a node, null where it holds no week; undefined where time ran out. */
+  const sideOf = (
+    node: Node,
+    column: number,
+    lower: number,
+    upper: number,
+  ): Node | null | undefined => {
+    const fixed: Fixed = [...node.fixed.filter((one) => one[0] !== column), [column, lower, upper]];
+    for (const [one] of current) {
+      const count = byColumn.get(one);
+      if (count) relaxation.setBounds(one, 0, count.upper);
+    }
+    for (const one of fixed) relaxation.setBounds(...one);
+    current = fixed;
+    relaxation.comeBack(node.standing);
+    const solved = relaxation.solve(left());
+    if (solved === null) return undefined;
+    return solved.worth === -Infinity ? null : nodeOf(solved, fixed, node.bound);
+  };
+  const byColumn = new Map(counts.map((count) => [count.column, count]));
+
+  /** Both sides of a node divided by a count, and what was learnt; null where time ran out. */
+  const divide = (node: Node, index: number, value: number): (Node | null)[] | null => {
+    const { column, upper } = counts[index] as Count;
+    const [, low, high] = node.fixed.find((one) => one[0] === column) ?? [column, 0, upper];
+    const below = sideOf(node, column, low, Math.floor(value));
+    if (below === undefined) return null;
+    const above = sideOf(node, column, Math.ceil(value), high);
+    if (above === undefined) return null;
+    const loss = (side: Node | null): number =>
+      side ? Math.min(EMPTY_SIDE, node.bound - side.bound) : EMPTY_SIDE;
+    const part = value - Math.floor(value);
+    lost.set(index, [loss(below) / part, loss(above) / (1 - part)]);
+    return [below, above];
+  };
+
+  const score = (index: number, value: number): number => {
+    const part = value - Math.floor(value);
+    const [down, up] = lost.get(index) ?? [0, 0];
+    return Math.max(down * part, 1e-6) * Math.max(up * (1 - part), 1e-6);
+  };
+
+  while (left() > 0) {
+    let top = -1;
+    open.forEach((node, i) => {
+      const best = open[top];
+      if (!best || node.bound > best.bound + LEVEL) top = i;
+      else if (node.bound > best.bound - LEVEL && node.fixed.length > best.fixed.length) top = i;
+    });
+    const node = open[top];
+    if (!node) return;
+    const bound = open.reduce((most, one) => Math.max(most, one.bound), -Infinity);
+    tell(bound);
+    if (isLow(bound)) return;
+    if (node.values) {
+      // Nothing left to divide: no week of the model is worth more than this one.
+      found(node.values);
+      return;
+    }
+    const rank = Math.max(...node.broken.map(([i]) => (counts[i] as Count).rank));
+    const some = node.broken.filter(([i]) => (counts[i] as Count).rank === rank);
+    const nearHalf = (value: number): number => Math.abs(value - Math.floor(value) - 0.5);
+    const fresh = some
+      .filter(([i]) => !lost.has(i))
+      .sort((x, y) => nearHalf(x[1]) - nearHalf(y[1]))
+      .slice(0, TRIED);
+    const old = some.filter(([i]) => lost.has(i)).sort((x, y) => score(...y) - score(...x));
+    let best: { sides: (Node | null)[]; score: number } | null = null;
+    for (const [i, value] of fresh) {
+      const sides = divide(node, i, value);
+      if (!sides) return;
+      const is = score(i, value);
+      if (!best || is > best.score) best = { sides, score: is };
+    }
+    const known = old[0];
+    if (known && (!best || score(...known) > best.score)) {
+      const sides = divide(node, ...known);
+      if (!sides) return;
+      best = { sides, score: 0 };
+    }
+    if (!best) return;
+    open.splice(top, 1, ...best.sides.filter((side): side is Node => side !== null));
+    if (open.length === 0) return;
+  }
+}

@@ -1,0 +1,312 @@
+import type { Random } from '../numbers/index.js';
+import type { Band } from '../vocabulary/index.js';
+import type { Slot } from './board.js';
+import { momentsForDay } from './moments.js';
+import type { WeekProblem } from './problem.js';
+import { type Room, besideDay, takersFor, termsOn } from './rules.js';
+import { tallyFor } from './tally.js';
+
+export const BAND_ORDER: readonly Band[] = ['woven', 'set-out', 'table'];
+const TABLE = 2;
+/** How much chance shakes the gain of a child when a group is chosen. */
+const SHAKE = 0.4;
+
+/** A week in which single cards and takers are changed some hundred thousand times a second. */
+export type QuickWeek = ReturnType<typeof quickWeek>;
+
+/** A week with nothing but what is fixed. Bands go by their place in `BAND_ORDER`. */
+export function quickWeek(problem: WeekProblem, room: Room, random: Random) {
+  const { activities, days, children } = problem;
+  const many = days.length;
+  const count = children.length;
+  const tally = tallyFor(problem, room);
+  const beside = days.map((_, d) => besideDay(problem, d));
+  const able = activities.flatMap((_, a) => days.map((__, d) => takersFor(problem, room, a, d)));
+  const most = Int32Array.from(
+    activities.flatMap((_, a) => days.map((__, d) => termsOn(problem, a, d).most)),
+  );
+  const bands = Uint8Array.from(activities, (one) => BAND_ORDER.indexOf(one.band));
+  const lengths = Float64Array.from(activities, (activity) => activity.minutes);
+  const uses = activities.map((activity) => activity.uses);
+  const isUsing = Uint8Array.from(uses, (some) => (some.length > 0 ? 1 : 0));
+  const mayUse = Int32Array.from(room.uses);
+  const mayTable = Int32Array.from(room.tables);
+  const places = Int32Array.from(
+    days.flatMap((_, d) => BAND_ORDER.map((band) => room.days[d]?.[band] ?? 0)),
+  );
+  const tableMinutes = Float64Array.from(days, (_, d) => room.days[d]?.tableMinutes ?? 0);
+
+  /** By activity and day: how many take part, and who; and the same by child. */
+  const sizes = new Int32Array(activities.length * many);
+  const takers = new Int32Array(activities.length * many * count);
+  const isIn = new Uint8Array(activities.length * many * count);
+  /** By activity and day: 1 where there is a card. */
+  const stands = new Uint8Array(activities.length * many);
+  /** By day and band. */
+  const cards = days.flatMap(() => BAND_ORDER.map((): number[] => []));
+  const used = new Int32Array(activities.length);
+  const minutes = new Float64Array(many);
+  const atTable = new Uint8Array(many * count);
+  const tables = new Int32Array(count);
+  const stock = [...room.stock];
+  /** The group that was chosen last. */
+  const chosen = new Int32Array(count);
+  const gains = new Float64Array(count);
+  const leaves = new Int32Array(count);
+  const known = days.map(() => new Map<string, boolean>());
+
+  /** Things used up by so many cards and children of an activity; less than none gives them back. */
+  function use(a: number, cards: number, children: number): void {
+    for (const { item, base, each } of uses[a] ?? []) {
+      stock[item] = (stock[item] as number) - cards * base - children * each;
+    }
+  }
+
+  function enter(a: number, d: number, c: number): void {
+    const at = a * many + d;
+    const size = sizes[at] as number;
+    takers[at * count + size] = c;
+    sizes[at] = size + 1;
+    isIn[at * count + c] = 1;
+    tally.taker(a, d, c, 1);
+    if (isUsing[a] === 1) use(a, 0, 1);
+    if (bands[a] !== TABLE) return;
+    atTable[d * count + c] = 1;
+    tables[c] = (tables[c] as number) + 1;
+  }
+
+  function leave(a: number, d: number, c: number): void {
+    const at = a * many + d;
+    const size = (sizes[at] as number) - 1;
+    let i = at * count;
+    while (takers[i] !== c) i++;
+    takers[i] = takers[at * count + size] as number;
+    sizes[at] = size;
+    isIn[at * count + c] = 0;
+    tally.taker(a, d, c, -1);
+    if (isUsing[a] === 1) use(a, 0, -1);
+    if (bands[a] !== TABLE) return;
+    atTable[d * count + c] = 0;
+    tables[c] = (tables[c] as number) - 1;
+  }
+
+  /** @param group children who take part; the first `size` of them */
+  function put(a: number, d: number, group: ArrayLike<number>, size = group.length): void {
+    const band = bands[a] as number;
+    stands[a * many + d] = 1;
+    cards[d * 3 + band]?.push(a);
+    used[a] = (used[a] as number) + 1;
+    tally.card(a, d, 1);
+    if (isUsing[a] === 1) use(a, 1, 0);
+    if (band === TABLE) minutes[d] = (minutes[d] as number) + (lengths[a] as number);
+    for (let i = 0; i < size; i++) enter(a, d, group[i] as number);
+  }
+
+  /** Takes a card away. Its children are copied into `into`; says how many there were. */
+  function take(a: number, d: number, into: Int32Array): number {
+    const at = a * many + d;
+    const band = bands[a] as number;
+    const size = sizes[at] as number;
+    for (let i = size - 1; i >= 0; i--) {
+      const c = takers[at * count + i] as number;
+      into[i] = c;
+      leave(a, d, c);
+    }
+    stands[at] = 0;
+    const here = cards[d * 3 + band] as number[];
+    const i = here.indexOf(a);
+    here[i] = here[here.length - 1] as number;
+    here.pop();
+    used[a] = (used[a] as number) - 1;
+    tally.card(a, d, -1);
+    if (isUsing[a] === 1) use(a, -1, 0);
+    if (band === TABLE) minutes[d] = (minutes[d] as number) - (lengths[a] as number);
+    return size;
+  }
+
+  /**
+   * True where an activity may be added to a day, but for its children and moments.
+   * @param instead an activity of the same band that goes from that day; -1 where none does
+   */
+  function mayStand(a: number, d: number, instead: number): boolean {
+    const at = a * many + d;
+    const band = bands[a] as number;
+    const goes = instead >= 0 ? 1 : 0;
+    if (stands[at] === 1 || (able[at]?.length ?? 0) === 0) return false;
+    if ((used[a] as number) >= (mayUse[a] as number)) return false;
+    for (const one of beside[d] as readonly number[]) {
+      if (stands[a * many + one] === 1) return false;
+    }
+    const here = cards[d * 3 + band] as readonly number[];
+    if (here.length - goes >= (places[d * 3 + band] as number)) return false;
+    if (band !== TABLE) return true;
+    const freed = goes === 1 ? (lengths[instead] as number) : 0;
+    const all = (minutes[d] as number) - freed + (lengths[a] as number);
+    return all <= (tableMinutes[d] as number);
+  }
+
+  const mayJoin = (a: number, d: number, c: number): boolean =>
+    bands[a] !== TABLE ||
+    (atTable[d * count + c] === 0 && (tables[c] as number) < (mayTable[c] as number));
+
+  /** How many more can take part, with what is left of things that are used up. */
+  function placesLeft(a: number, d: number, isNew: boolean): number {
+    const at = a * many + d;
+    let left = (most[at] as number) - (sizes[at] as number);
+    if (isUsing[a] === 0) return left;
+    for (const { item, base, each } of uses[a] ?? []) {
+      const there = (stock[item] as number) - (isNew ? base : 0);
+      if (there < 0) return 0;
+      if (each > 0) left = Math.min(left, Math.floor(there / each + 1e-9));
+    }
+    return left;
+  }
+
+  let size = 0;
+  /**
+   * Chooses who would take part in a new card: those who have most of it, shaken a little. They are
+   * then the first `chosenSize` of `chosen`.
+   * @returns what the week would gain; -Infinity where nobody could take part
+   */
+  function choose(a: number, d: number): number {
+    const most = placesLeft(a, d, true);
+    const some = able[a * many + d] as readonly number[];
+    size = 0;
+    let sum = tally.cardGain(a, d);
+    if (most <= 0) return -Infinity;
+    for (const c of some) if (mayJoin(a, d, c)) chosen[size++] = c;
+    if (size === 0) return -Infinity;
+    if (size <= most) {
+      for (let i = 0; i < size; i++) sum += tally.gain(a, d, chosen[i] as number);
+      return sum;
+    }
+    for (let i = 0; i < size; i++) {
+      const c = chosen[i] as number;
+      gains[c] = tally.gain(a, d, c) * (1 + SHAKE * (random() - 0.5));
+    }
+    best(most);
+    for (let i = 0; i < size; i++) sum += tally.gain(a, d, chosen[i] as number);
+    return sum;
+  }
+
+  /** The table card of a child on a day; -1 where there is none. */
+  function seatOn(d: number, c: number): number {
+    if (atTable[d * count + c] === 0) return -1;
+    for (const a of cards[d * 3 + TABLE] as readonly number[]) {
+      if (isIn[(a * many + d) * count + c] === 1) return a;
+    }
+    return -1;
+  }
+
+  /**
+   * The seat that a child would have to leave to sit at a table on a day: the one of that day, or,
+   * where the child sits as often as may be, the one of the week that is missed least. As activity
+   * times days plus day; -1 where there is no need.
+   */
+  function seatToLeave(d: number, c: number): number {
+    const here = seatOn(d, c);
+    if (here >= 0) return here * many + d;
+    if ((tables[c] as number) < (mayTable[c] as number)) return -1;
+    let best = -1;
+    let least = Infinity;
+    for (let on = 0; on < many; on++) {
+      const a = seatOn(on, c);
+      if (a < 0) continue;
+      const loss = tally.loss(a, on, c);
+      if (loss < least) [best, least] = [a * many + on, loss];
+    }
+    return best;
+  }
+
+  /**
+   * Chooses who would take part in a new table card, from other tables too: those who have most of
+   * it beside what they leave, shaken a little. The seats that they leave are in `leaves`.
+   */
+  function chooseFromAll(a: number, d: number): boolean {
+    const most = placesLeft(a, d, true);
+    size = 0;
+    if (most <= 0) return false;
+    for (const c of able[a * many + d] as readonly number[]) {
+      const seat = seatToLeave(d, c);
+      if (seat < 0 && (tables[c] as number) >= (mayTable[c] as number)) continue;
+      // Nobody leaves a table empty.
+      if (seat >= 0 && (sizes[seat] as number) < 2) continue;
+      const lost = seat < 0 ? 0 : tally.loss(Math.floor(seat / many), seat % many, c);
+      const gain = tally.gain(a, d, c) * (1 + SHAKE * (random() - 0.5)) - lost;
+      if (seat >= 0 && gain < 0) continue;
+      leaves[c] = seat;
+      gains[c] = gain;
+      chosen[size++] = c;
+    }
+    if (size === 0) return false;
+    best(most);
+    return true;
+  }
+
+  /** Puts those with the highest gains first among the chosen, no more than may be. */
+  function best(most: number): void {
+    for (let i = 0; i < most && i < size; i++) {
+      let top = i;
+      for (let j = i + 1; j < size; j++) {
+        if ((gains[chosen[j] as number] as number) > (gains[chosen[top] as number] as number))
+          top = j;
+      }
+      const c = chosen[top] as number;
+      chosen[top] = chosen[i] as number;
+      chosen[i] = c;
+    }
+    size = Math.min(size, most);
+  }
+
+  /** True where each card of a day has a moment. */
+  function hasMoments(d: number): boolean {
+    const here = [0, 1, 2].flatMap((band) => cards[d * 3 + band] ?? []).sort((a, b) => a - b);
+    const key = here.join();
+    const seen = known[d]?.get(key);
+    if (seen !== undefined) return seen;
+    const has = momentsForDay(problem, room, d, here) !== null;
+    known[d]?.set(key, has);
+    return has;
+  }
+
+  return {
+    tally,
+    enter,
+    leave,
+    put,
+    take,
+    mayStand,
+    mayJoin,
+    placesLeft,
+    choose,
+    chooseFromAll,
+    leaves,
+    hasMoments,
+    chosen,
+    chosenSize: () => size,
+    able: (a: number, d: number): readonly number[] => able[a * many + d] ?? [],
+    takers: (a: number, d: number): Int32Array => {
+      const at = a * many + d;
+      return takers.subarray(at * count, at * count + (sizes[at] as number));
+    },
+    isIn: (a: number, d: number, c: number): boolean => isIn[(a * many + d) * count + c] === 1,
+    stands: (a: number, d: number): boolean => stands[a * many + d] === 1,
+    bandOf: (a: number): number => bands[a] as number,
+    cards: (d: number, band: number): readonly number[] => cards[d * 3 + band] as readonly number[],
+    places: (d: number, band: number): number => places[d * 3 + band] as number,
+    isAtTable: (d: number, c: number): boolean => atTable[d * count + c] === 1,
+    isFull: (c: number): boolean => (tables[c] as number) >= (mayTable[c] as number),
+    slots: (): Slot[] =>
+      days.flatMap((_, d) =>
+        [0, 1, 2].flatMap((band) =>
+          (cards[d * 3 + band] ?? []).map((a) => ({
+            activity: a,
+            day: d,
+            takers: [...takers.subarray((a * many + d) * count).slice(0, sizes[a * many + d])].sort(
+              (x, y) => x - y,
+            ),
+          })),
+        ),
+      ),
+  };
+}

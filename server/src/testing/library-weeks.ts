@@ -1,0 +1,187 @@
+import { readFileSync } from 'node:fs';
+import { LIBRARY } from '@gumo/core/activities';
+import { type Fact, foldAll } from '@gumo/core/evidence';
+import { type Random, seeded } from '@gumo/core/numbers';
+import { PACE_STEPS, type WeekProblem, weekProblem } from '@gumo/core/planning';
+import { SKILLS, STRANDS } from '@gumo/core/skills';
+import {
+  type Activity,
+  type Child,
+  type Household,
+  type OwnWord,
+  type Thing,
+  addDays,
+  newWeek,
+} from '@gumo/core/vocabulary';
+import type { Attendance } from './weeks.js';
+import { aChild, aTry } from './world.js';
+
+const madeId = (c: number, n: number): string =>
+  `00000000-0000-4000-8${String(c).padStart(3, '0')}-${String(n).padStart(12, '0')}`;
+const aWord = (childId: string, skillId: string, id: string): OwnWord => ({
+  id,
+  childId,
+  skillId,
+  at: `${addDays(TODAY, -60)}T09:00:00.000Z`,
+  day: addDays(TODAY, -60),
+  says: 'secure',
+  note: '',
+  notedBy: '',
+});
+
+export interface LibraryWeekWishes {
+  readonly seed: number;
+  readonly children: number;
+  readonly activities: number;
+  readonly attendance: Attendance;
+}
+
+const DEMO = new URL('../../../demo/spindle-cottage.json', import.meta.url);
+const MONDAY = '2026-03-16';
+const TODAY = '2026-03-10';
+const YOUNGEST = 2.8;
+const OLDEST = 5.4;
+/** About how many skills of a strand are known at six, as a part of all. */
+const KNOWN_AT_SIX = 0.7;
+/** Strands that begin later, with the age in years. */
+const FROM_AGE: Partial<Record<(typeof STRANDS)[number], number>> = {
+  bond: 3.4,
+  add: 3.9,
+  beyond: 4.2,
+};
+/** Weeks of tries that a child brings along. */
+const WEEKS = 8;
+const CHILDREN_OF_THE_CUPBOARD = 6;
+
+/**
+ * A week as a household would have it: invented children somewhere on the map with some weeks of
+ * tries, the built-in activities, and the demo's cupboard. More activities than are built in are
+ * the household's own, made from those by asking for other skills of the same strand.
+ */
+export function libraryWeek({
+  seed,
+  children: count,
+  activities: many,
+  attendance,
+}: LibraryWeekWishes): WeekProblem {
+  const random = seeded(seed * 7919);
+  const { household, things } = JSON.parse(readFileSync(DEMO, 'utf8')) as {
+    household: Household;
+    things: Thing[];
+  };
+  const days = Array.from({ length: 5 }, (_, d) => addDays(MONDAY, d));
+  const children = Array.from({ length: count }, (_, c) =>
+    childAt(random, c, YOUNGEST + ((OLDEST - YOUNGEST) * (c + random())) / count),
+  );
+  const isAway = children.map((_, c) =>
+    days.map((__, d) => {
+      if (attendance === 'all') return false;
+      return attendance === 'simple' ? c % 3 === 0 && d > 2 : random() < 0.25;
+    }),
+  );
+  const more = Math.max(1, count / CHILDREN_OF_THE_CUPBOARD);
+  const activities = activitiesFor(random, many);
+  return weekProblem({
+    household,
+    things: things.map((thing) => ({ ...thing, count: Math.round(thing.count * more) })),
+    sheet: newWeek(MONDAY),
+    today: TODAY,
+    now: null,
+    children: children.map(({ child, facts }) => ({
+      child,
+      state: foldAll(child.id, child.policy, facts),
+      pace: {
+        minutes: pick(random, PACE_STEPS),
+        reason: '',
+        restOn: null,
+        earlier: random() < 0.2,
+      },
+    })),
+    activities,
+    away: new Map(
+      days.map((day, d) => [
+        day,
+        children.flatMap(({ child }, c) => (isAway[c]?.[d] ? [child.id] : [])),
+      ]),
+    ),
+    entries: [],
+    lately: activities
+      .filter(() => random() < 0.25)
+      .map(({ id }) => ({ activityId: id, day: addDays(MONDAY, -1 - Math.floor(random() * 12)) })),
+  }).problem;
+}
+
+const pick = <T>(random: Random, list: readonly T[]): T =>
+  list[Math.floor(random() * list.length)] as T;
+
+/** A child of an age in years, with the tries of some weeks at what lies near its place. */
+function childAt(random: Random, c: number, age: number): { child: Child; facts: Fact[] } {
+  const id = `00000000-0000-4000-8000-${String(c).padStart(12, '0')}`;
+  const child = aChild({
+    id,
+    name: `Child ${c}`,
+    birthDate: addDays(TODAY, -Math.round(age * 365.25)),
+    cautions: { mouths: age < 3.3, allergies: [], note: '' },
+    interests: [pick(random, ['snails', 'trains', 'kites', 'drums', 'knitting', 'soup'])],
+    policy: pick(random, ['middle', 'middle', 'secure-first', 'follow-lead']),
+  });
+  const facts: Fact[] = [];
+  for (const strand of STRANDS) {
+    const skills = SKILLS.filter((skill) => skill.strand === strand);
+    const from = FROM_AGE[strand] ?? 2.4;
+    const part = Math.max(0, (age - from) / (6 - from)) * KNOWN_AT_SIX;
+    const place = skills.length * part * (0.75 + random() / 2);
+    skills.slice(0, Math.ceil(place) + (place > 0 ? 1 : 0)).forEach((skill, i) => {
+      const chance = 1 / (1 + Math.exp(-2.4 * (place - i) - 1.1));
+      // What lies behind is known by the word of the educator, but for some of it.
+      if (i < place - 2 && random() < 0.95) {
+        facts.push({ kind: 'word', word: aWord(id, skill.id, madeId(c, facts.length)) });
+        return;
+      }
+      const times = i < place - 1 ? 6 : 1 + Math.floor(random() * 3);
+      for (let t = 0; t < times; t++) {
+        const day = addDays(TODAY, -7 * WEEKS + Math.floor(random() * 7 * WEEKS));
+        for (const item of [pick(random, skill.items), pick(random, skill.items)]) {
+          const outcome = random() < chance ? 'own' : random() < 0.6 ? 'help' : 'not-yet';
+          facts.push({
+            kind: 'observation',
+            observation: aTry(id, {
+              id: madeId(c, facts.length),
+              skillId: skill.id,
+              itemId: item.id,
+              day,
+              outcome,
+            }),
+          });
+        }
+      }
+    });
+  }
+  return { child, facts };
+}
+
+/** The built-in activities without some of them, or with more of the household's own. */
+function activitiesFor(random: Random, many: number): Activity[] {
+  const activities: Activity[] = [...LIBRARY];
+  while (activities.length > many) activities.splice(Math.floor(random() * activities.length), 1);
+  for (let n = 0; activities.length < many; n++) {
+    const like = pick(random, LIBRARY);
+    const [shortest, longest] = like.minutes;
+    const strands = new Set(like.skills.flatMap(strandsOf));
+    const near = SKILLS.filter((skill) => strands.has(skill.strand));
+    activities.push({
+      ...like,
+      id: `own-${n}`,
+      title: `Own ${n}`,
+      minutes: [shortest, longest + Math.floor(random() * 3)],
+      skills: [...new Set(Array.from({ length: 4 }, () => pick(random, near).id))],
+    });
+  }
+  return activities;
+}
+
+/** Strands of a skill, or of a family of them as an activity names it. */
+const strandsOf = (name: string): string[] =>
+  SKILLS.filter(({ id }) =>
+    name.endsWith('*') ? id.startsWith(name.slice(0, -1)) : id === name,
+  ).map((skill) => skill.strand);
