@@ -7,6 +7,8 @@ import type { WeekModel } from './week-model.js';
 
 /** A count that is whole in every plan: a column with its bounds, and how early it is branched on. */
 interface Count {
+  /** The same for the same count of another model of the week. */
+  readonly key: string;
   readonly column: number;
   readonly upper: number;
   /** Of the whole week before those of alike days, before those of single days, before children. */
@@ -35,7 +37,12 @@ const TRIED = 4;
 /** What a side that holds no week at all counts as. */
 const EMPTY_SIDE = 9;
 
+/** What dividing by a count has brought: worth lost below and above it, by a whole step. */
+export type Learnt = Map<string, readonly [below: number, above: number]>;
+
 export interface BranchOptions {
+  /** What is known from before; more is added. */
+  readonly learnt: Learnt;
   /** Seconds that are left. */
   readonly left: () => number;
   /** True where the bound is low enough. */
@@ -58,13 +65,13 @@ export function branch(
   engine: Engine,
   full: WeekModel,
   alike: readonly DayClass[],
-  { left, isLow, tell, found }: BranchOptions,
+  options: BranchOptions,
 ): void {
   const { model, counts } = withCounts(full, alike);
   const relaxation = engine.relax(model);
   try {
-    const root = rootOf(problem, relaxation, full, { left, isLow, tell, found });
-    if (root) search(relaxation, counts, full.constant, root, { left, isLow, tell, found });
+    const root = rootOf(problem, relaxation, full, options);
+    if (root) search(relaxation, counts, full.constant, root, options);
   } finally {
     relaxation.close();
   }
@@ -78,27 +85,32 @@ function withCounts(
   const counts: Count[] = [];
   const groups = new Map<string, { columns: number[]; rank: number }>();
   for (const { activity, at, column, takers } of choices) {
-    counts.push({ column, upper: model.upper[column] ?? 0, rank: 1 });
-    for (const one of takers?.values() ?? []) {
-      counts.push({ column: one, upper: model.upper[one] ?? 0, rank: 0 });
+    const days = classes[at] ?? [];
+    const name = `${activity} on ${days.join()}`;
+    counts.push({ key: name, column, upper: model.upper[column] ?? 0, rank: 1 });
+    for (const [c, one] of takers ?? []) {
+      counts.push({ key: `${name} ${c}`, column: one, upper: model.upper[one] ?? 0, rank: 0 });
     }
-    const day = classes[at]?.[0] ?? 0;
-    const q = alike.findIndex((days) => days.includes(day));
+    const like = alike.find((some) => days.every((d) => some.includes(d))) ?? days;
     for (const [key, rank] of [
       [`${activity}`, 3],
-      [`${activity} ${q}`, 2],
+      [`${activity} on ${like.join()}`, 2],
     ] as const) {
       const group = groups.get(key) ?? { columns: [], rank };
       group.columns.push(column);
       groups.set(key, group);
     }
   }
-  const sums = [...groups.values()].filter(({ columns }) => columns.length > 1);
+  const sums = [...groups].flatMap(([key, { columns, rank }]) =>
+    columns.length > 1 ? [{ key, columns, rank }] : [],
+  );
   const first = model.cost.length;
   const uppers = sums.map(({ columns }) =>
     columns.reduce((sum, one) => sum + (model.upper[one] ?? 0), 0),
   );
-  sums.forEach(({ rank }, i) => counts.push({ column: first + i, upper: uppers[i] ?? 0, rank }));
+  sums.forEach(({ key, rank }, i) =>
+    counts.push({ key, column: first + i, upper: uppers[i] ?? 0, rank }),
+  );
   const more = sums.map(({ columns }, i): Term[] => [
     [first + i, -1],
     ...columns.map((column): Term => [column, 1]),
@@ -148,11 +160,9 @@ function search(
   counts: readonly Count[],
   constant: number,
   root: { worth: number; values: ArrayLike<number> },
-  { left, isLow, tell, found }: BranchOptions,
+  { learnt, left, isLow, tell, found }: BranchOptions,
 ): void {
   let current: Fixed = [];
-  /** Worth lost below and above a count that was divided, by a whole step. */
-  const lost = new Map<number, readonly [number, number]>();
 
   const nodeOf = (
     { worth, values }: { worth: number; values: ArrayLike<number> },
@@ -205,13 +215,14 @@ function search(
     const loss = (side: Node | null): number =>
       side ? Math.min(EMPTY_SIDE, node.bound - side.bound) : EMPTY_SIDE;
     const part = value - Math.floor(value);
-    lost.set(index, [loss(below) / part, loss(above) / (1 - part)]);
+    learnt.set((counts[index] as Count).key, [loss(below) / part, loss(above) / (1 - part)]);
     return [below, above];
   };
 
+  const isKnown = (index: number): boolean => learnt.has((counts[index] as Count).key);
   const score = (index: number, value: number): number => {
     const part = value - Math.floor(value);
-    const [down, up] = lost.get(index) ?? [0, 0];
+    const [down, up] = learnt.get((counts[index] as Count).key) ?? [0, 0];
     return Math.max(down * part, 1e-6) * Math.max(up * (1 - part), 1e-6);
   };
 
@@ -236,10 +247,10 @@ function search(
     const some = node.broken.filter(([i]) => (counts[i] as Count).rank === rank);
     const nearHalf = (value: number): number => Math.abs(value - Math.floor(value) - 0.5);
     const fresh = some
-      .filter(([i]) => !lost.has(i))
+      .filter(([i]) => !isKnown(i))
       .sort((x, y) => nearHalf(x[1]) - nearHalf(y[1]))
       .slice(0, TRIED);
-    const old = some.filter(([i]) => lost.has(i)).sort((x, y) => score(...y) - score(...x));
+    const old = some.filter(([i]) => isKnown(i)).sort((x, y) => score(...y) - score(...x));
     let best: { sides: (Node | null)[]; score: number } | null = null;
     for (const [i, value] of fresh) {
       const sides = divide(node, i, value);

@@ -13,10 +13,6 @@ interface Part {
   readonly free: readonly Card[];
 }
 
-const BANDS: readonly Band[] = ['woven', 'set-out', 'table'];
-/** Part of the cards that are taken up anew, where chance chooses them: to begin with, and limits. */
-const SHARE = { first: 0.3, least: 0.15, most: 0.6 } as const;
-
 function part(
   problem: WeekProblem,
   cards: readonly Card[],
@@ -38,12 +34,15 @@ function part(
   };
 }
 
-/** What a part is made of: some cards chosen by chance, two days, or one band of all days. */
-type PartKind = 'cards' | 'days' | 'band';
+/**
+ * What a part is made of: all but the table, the table of some days, all of two days, or some cards
+ * chosen by chance.
+ */
+type PartKind = 'floor' | 'tables' | 'days' | 'cards';
 
 /**
  * A part of the week to plan anew.
- * @param share how many of the cards chance chooses, as a part of all
+ * @param share how much of the table's days and of the cards, as a part of all
  */
 function partFor(
   problem: WeekProblem,
@@ -52,36 +51,47 @@ function partFor(
   share: number,
   random: Random,
 ): Part {
-  const pick = <T>(list: readonly T[]): T => list[Math.floor(random() * list.length)] as T;
-  if (kind === 'days') {
-    const open = problem.days.flatMap((day, d) => (day.open ? [d] : []));
-    const two = new Set([pick(open), pick(open)]);
-    return part(
-      problem,
-      cards,
-      (card) => two.has(card.day),
-      (d) => two.has(d),
-    );
+  const open = problem.days.flatMap((day, d) => (day.open ? [d] : []));
+  const some = new Set(kind === 'days' ? shuffledBy(open, random).slice(0, 2) : open);
+  if (kind === 'tables') {
+    const many = Math.max(1, Math.round(share * open.length));
+    for (const d of shuffledBy(open, random).slice(many)) some.delete(d);
   }
-  if (kind === 'band') {
-    const band = pick(BANDS);
-    const isIn = (card: Card): boolean => problem.activities[card.activity]?.band === band;
-    return part(problem, cards, isIn, (_, one) => one === band);
-  }
-  const chosen = new Set(cards.filter(() => random() < share));
+  const isOpen = (d: number, band: Band): boolean =>
+    some.has(d) && (kind === 'floor' ? band !== 'table' : kind !== 'tables' || band === 'table');
+  const chosen = kind === 'cards' ? new Set(cards.filter(() => random() < share)) : null;
   return part(
     problem,
     cards,
-    (card) => chosen.has(card),
-    () => true,
+    (card) => {
+      const band = problem.activities[card.activity]?.band ?? 'woven';
+      return isOpen(card.day, band) && (chosen?.has(card) ?? true);
+    },
+    isOpen,
   );
 }
 
-const PART_SECONDS = 0.6;
-const PART_KINDS: readonly PartKind[] = ['days', 'cards', 'band', 'cards', 'cards', 'cards'];
+const shuffledBy = (list: readonly number[], random: Random): number[] =>
+  list
+    .map((one) => ({ one, at: random() }))
+    .sort((x, y) => x.at - y.at)
+    .map(({ one }) => one);
+
+const PART_SECONDS = 1;
+const PART_KINDS: readonly PartKind[] = ['floor', 'tables', 'cards', 'tables', 'days', 'cards'];
 /** A part that takes longer than the one is made smaller, shorter than the other larger. */
-const LONG_S = 0.4;
-const SHORT_S = 0.12;
+const LONG_S = 0.5;
+const SHORT_S = 0.15;
+/** How a part grows and shrinks, and how large it may become. */
+const SHRINK = 0.8;
+const GROW = 1.1;
+const SHARES: Readonly<Record<PartKind, readonly [first: number, most: number]>> = {
+  floor: [1, 1],
+  tables: [0.6, 1],
+  days: [1, 1],
+  cards: [0.3, 0.6],
+};
+const LEAST_SHARE = 0.15;
 const PART_GAP = 1e-4;
 
 /** Parts of the week solved exactly, one after the other, while the rest stands. */
@@ -97,13 +107,13 @@ export function partsOf(
   { now, until }: { readonly now: () => number; readonly until: number },
 ): Parts {
   const random = seeded(problem.activities.length);
-  const slow = new Set<PartKind>();
-  let share: number = SHARE.first;
+  const shares = new Map<PartKind, number>();
   let turn = 0;
   return {
     next(cards) {
-      const wanted = PART_KINDS[turn++ % PART_KINDS.length] ?? 'cards';
-      const kind = slow.has(wanted) ? 'cards' : wanted;
+      const kind = PART_KINDS[turn++ % PART_KINDS.length] ?? 'cards';
+      const [first, most] = SHARES[kind];
+      const share = shares.get(kind) ?? first;
       const part = partFor(problem, cards, kind, share, random);
       const begun = now();
       const found = solveDays(part.problem, roomLeft(part.problem), engine, {
@@ -114,9 +124,8 @@ export function partsOf(
       });
       // Parts grow and shrink until one takes as long as it should.
       const took = now() - begun;
-      if (kind !== 'cards' && took > LONG_S) slow.add(kind);
-      if (kind === 'cards' && took > LONG_S) share = Math.max(SHARE.least, share * 0.9);
-      if (kind === 'cards' && took < SHORT_S) share = Math.min(SHARE.most, share * 1.04);
+      const by = took > LONG_S ? SHRINK : took < SHORT_S ? GROW : 1;
+      shares.set(kind, Math.min(most, Math.max(LEAST_SHARE, share * by)));
       return found.cards && [...part.kept, ...found.cards];
     },
   };

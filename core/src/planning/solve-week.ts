@@ -1,11 +1,11 @@
 import { annealFrom } from './anneal.js';
-import { branch } from './branch.js';
+import { type Learnt, branch } from './branch.js';
 import { type DayClass, dayClasses, singleDays } from './classes.js';
 import type { Engine } from './engine.js';
 import { firstPlan } from './first-plan.js';
 import { partsOf } from './parts.js';
 import type { Card, WeekProblem } from './problem.js';
-import { type Room, roomLeft } from './rules.js';
+import { type Room, mayCome, roomLeft, takersFor } from './rules.js';
 import { cardsOf, solveDays } from './solve-days.js';
 import { valueOf } from './value.js';
 import { type WeekModel, weekModel } from './week-model.js';
@@ -39,12 +39,12 @@ const RESERVE = 0.1;
 /** How hot each pass of small steps begins, and what part of the time it takes; the last repeats. */
 const PASSES = [
   [0.35, 0.05],
-  [0.35, 0.35],
-  [0.2, 0.2],
+  [0.35, 0.2],
+  [0.25, 0.15],
 ] as const;
 const LEAST_PASS_S = 0.3;
 /** Part of the time for parts of the week solved exactly, after each pass. */
-const FOR_PARTS = 0.06;
+const FOR_PARTS = 0.12;
 /** So many parts in a row that bring nothing end a round; so many rounds end the search. */
 const IDLE_PARTS = 40;
 const MOST_BARREN = 5;
@@ -187,6 +187,17 @@ function search(planning: Planning, left: () => number): void {
   }
 }
 
+/** How much there is to choose: activities on days, each by itself and with each of its children. */
+const choicesOf = (problem: WeekProblem, room: Room): number =>
+  problem.days.reduce(
+    (sum, _, d) =>
+      problem.activities.reduce((all, __, a) => {
+        const able = mayCome(problem, room, a, d) ? takersFor(problem, room, a, d).length : 0;
+        return able > 0 ? all + 1 + able : all;
+      }, sum),
+    0,
+  );
+
 /** A small week, or one with nothing to choose, whole and exactly. */
 function proveFew(planning: Planning): void {
   const { problem, room, engine, left } = planning;
@@ -194,9 +205,7 @@ function proveFew(planning: Planning): void {
     planning.lower(valueOf(problem, [...problem.fixed, ...planning.cards()]));
     return;
   }
-  const { model } = weekModel(problem, room, singleDays(problem));
-  const choices = model.whole.reduce((sum, one) => sum + one, 0);
-  if (choices > FEW_CHOICES || left() <= 0) return;
+  if (choicesOf(problem, room) > FEW_CHOICES || left() <= 0) return;
   const found = solveDays(problem, room, engine, {
     gap: GOOD_ENOUGH / 10,
     seconds: left() / 2,
@@ -208,6 +217,9 @@ function proveFew(planning: Planning): void {
   planning.lower(found.bound);
 }
 
+/** With more kinds of day than this, a week without its days is no easier to look through. */
+const FEW_KINDS = 2;
+
 /**
  * Lowers the bound: first without telling alike days apart, which is far less to look through; once
  * a week of that kind cannot be told to be too good, with its days.
@@ -216,18 +228,30 @@ function prove(planning: Planning): void {
   const { problem, room, engine, left, isLow } = planning;
   const alike = dayClasses(problem, room);
   const days = singleDays(problem);
+  const learnt: Learnt = new Map();
   const lowerWith = (
     full: WeekModel,
-    tell: (bound: number) => void,
+    isEnough: (bound: number) => boolean,
     found: (values: ArrayLike<number>) => void,
-  ): void => branch(problem, engine, full, alike, { left, isLow, tell, found });
+  ): void =>
+    branch(problem, engine, full, alike, {
+      learnt,
+      left,
+      isLow: isEnough,
+      tell: planning.lower,
+      found,
+    });
   if (alike.length < days.length) {
     const coarse = weekModel(problem, room, alike);
-    lowerWith(coarse, planning.lower, (values) => {
+    const isEasier = alike.length <= FEW_KINDS;
+    const enough = isEasier ? isLow : () => true;
+    lowerWith(coarse, enough, (values) => {
+      if (!isEasier) return;
       const near = within(problem, coarse, alike, values);
       const full = weekModel(near, room, days);
       const until = left() * (1 - FOR_DAYS);
       branch(near, engine, full, alike, {
+        learnt: new Map(learnt),
         left: () => left() - until,
         isLow: (bound) => bound <= valueOf(problem, [...problem.fixed, ...planning.cards()]),
         tell: () => undefined,
@@ -240,7 +264,7 @@ function prove(planning: Planning): void {
   }
   if (planning.isDone()) return;
   const full = weekModel(problem, room, days);
-  lowerWith(full, planning.lower, (values) => {
+  lowerWith(full, isLow, (values) => {
     const cards = cardsOf(problem, room, full, values);
     if (cards) planning.take(cards, 'proof');
   });

@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import { readFile } from 'node:fs/promises';
 import { Worker } from 'node:worker_threads';
 import { GOOD_ENOUGH, type PlanProgress, gapOf } from '@gumo/core/planning';
 import { Problem } from '../problems.js';
@@ -60,6 +61,17 @@ function together(
   };
 }
 
+/** As the platform has it; the types of Node leave it out. */
+declare const WebAssembly: { compile(bytes: Uint8Array): Promise<object> };
+
+/**
+ * The solver's program, compiled once and held, so that the threads of each plan find it ready and
+ * as fast as the last one left it. Without it they compile it themselves.
+ */
+const compiled = readFile(new URL(import.meta.resolve('highs/runtime')))
+  .then((bytes) => WebAssembly.compile(bytes))
+  .catch(() => null);
+
 export function makePlanner(): Planner {
   let current: { job: Job; workers: readonly Worker[] } | null = null;
 
@@ -67,11 +79,8 @@ export function makePlanner(): Planner {
     if (current) {
       throw new Problem(409, 'A plan is being made already: wait for it, or stop it first.');
     }
-    const workers = HALVES.map((half) => {
-      const share: Share = { ...work, half };
-      return new Worker(FILE, { workerData: share });
-    });
-    let running = workers.length;
+    const workers: Worker[] = [];
+    const begun = performance.now();
     const listeners = new Set<(news: JobNews) => void>();
     let best: PlanProgress | null = null;
     let isOver = false;
@@ -101,6 +110,7 @@ export function makePlanner(): Planner {
       },
       cancel: () => end({ what: 'ended', why: 'cancelled' }),
     };
+    let running = HALVES.length;
     const heard: Partial<Record<Share['half'], PlanProgress>> = {};
     const hear = (): void => {
       if (!heard.search) return;
@@ -113,19 +123,26 @@ export function makePlanner(): Planner {
       best = { ...best, stage: 'done' };
       end({ what: 'done', progress: best });
     };
-    workers.forEach((worker, i) => {
+    const start = (half: Share['half']): void => {
+      const seconds = Math.max(0, work.seconds - (performance.now() - begun) / 1000);
+      const share: Share = { ...work, seconds, half };
+      const worker = new Worker(FILE, { workerData: share });
       let isReady = false;
+      workers.push(worker);
       worker.on('message', (news: PlanProgress) => {
+        // The first plan is there sooner where nothing else runs beside it.
+        if (!heard[half] && half === 'search') start('bound');
+        heard[half] = news;
         isReady = news.stage === 'done';
         if (isReady) running--;
-        heard[HALVES[i] ?? 'search'] = news;
         hear();
       });
       worker.on('error', () => end({ what: 'ended', why: 'failed' }));
       worker.on('exit', () => {
         if (!isReady) end({ what: 'ended', why: 'failed' });
       });
-    });
+    };
+    start('search');
     current = { job, workers };
     return job;
   }
