@@ -21,5 +21,8 @@ export * from './why.js';
 export * from './words.js';
 export type { Engine, Relaxation, Solved } from './engine.js';
 export type { LinearModel, Term } from './linear-model.js';
+export { branch } from './branch.js';
+export { minuteRows } from './minute-rows.js';
+export { modelBuilder } from './linear-model.js';
 export { dayClasses, singleDays } from './classes.js';
 export { momentsForDay } from './moments.js';

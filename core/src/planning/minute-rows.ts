@@ -12,7 +12,7 @@ export interface Timed {
 /**
  * Rows that keep what comes on some days within the minutes of each of them. A sum of minutes alone
  * would let 2.9 cards of seven minutes fill twenty; so the rows say instead that each day holds one
- * of the ways in which so many minutes can be filled, which leaves nothing between whole cards.
+ * of the ways in which so many minutes can be filled, which leaves little between whole cards.
  * @param cards the most on one day
  * @param minutes the most on one day
  * @param days how many days alike
@@ -26,7 +26,8 @@ export function minuteRows(
   const longest = some.map((one) => one.minutes).sort((a, b) => b - a);
   const worst = longest.slice(0, cards).reduce((sum, one) => sum + one, 0);
   if (worst <= minutes) return;
-  const ways = waysToFill(lengths, cards, minutes);
+  const there = lengths.map((length) => some.filter((one) => one.minutes === length).length);
+  const ways = waysToFill(lengths, there, cards, minutes);
   if (ways === null) {
     builder.row(
       -Infinity,
@@ -62,6 +63,7 @@ export function minuteRows(
  */
 function waysToFill(
   lengths: readonly number[],
+  there: readonly number[],
   cards: number,
   minutes: number,
 ): (readonly number[])[] | null {
@@ -73,7 +75,8 @@ function waysToFill(
     }
     const length = lengths[i] as number;
     const before = counts[i - 1] ?? 0;
-    for (let n = 0; n <= left && n * length <= room; n++) {
+    const most = Math.min(left, there[i] ?? 0);
+    for (let n = 0; n <= most && n * length <= room; n++) {
       if (!fill(i + 1, [...counts, before + n], left - n, room - n * length)) return false;
     }
     return true;
