@@ -163,6 +163,7 @@ export function makePlanner(): Planner {
     async close() {
       const workers = current?.workers ?? [];
       current?.job.cancel();
+      await compiled;
       await Promise.all(workers.map((worker) => worker.terminate()));
     },
   };

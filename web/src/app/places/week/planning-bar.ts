@@ -5,7 +5,7 @@ import { Planning } from './planning';
 const STAGES = {
   first: 'A first plan stands.',
   better: 'Looking for better ones.',
-  proof: 'Proving how good it is.',
+  proof: 'Looking for better ones, and for proof.',
   done: 'Done.',
 } as const;
 
