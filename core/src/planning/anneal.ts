@@ -127,21 +127,15 @@ export function annealFrom(
     const there = week.cards(e, band);
     const isFull = there.length >= week.places(e, band);
     const b = there.length > 0 && (isFull || random() < 0.5) ? pick(there) : -1;
-    if (a === b || week.stands(a, e) || (b >= 0 && week.stands(b, d))) return;
+    if (a === b || !week.mayMove(a, d, e, b) || (b >= 0 && !week.mayMove(b, e, d, a))) return;
     const before = tally.worth();
     const size = week.take(a, d, mine);
     const other = b < 0 ? 0 : week.take(b, e, theirs);
-    let gain = -Infinity;
-    let isPut = false;
-    if (week.mayStand(a, e, -1)) {
-      gain = week.choose(a, e);
-      if (gain > -Infinity) {
-        week.put(a, e, week.chosen, week.chosenSize());
-        isPut = true;
-        if (b >= 0) gain = week.mayStand(b, d, -1) ? week.choose(b, d) : -Infinity;
-        else gain = 0;
-        gain += tally.worth() - before;
-      }
+    let gain = week.choose(a, e);
+    const isPut = gain > -Infinity;
+    if (isPut) {
+      week.put(a, e, week.chosen, week.chosenSize());
+      gain = (b < 0 ? 0 : week.choose(b, d)) + tally.worth() - before;
     }
     if (gain > -Infinity && isTaken(gain)) {
       if (b >= 0) week.put(b, d, week.chosen, week.chosenSize());

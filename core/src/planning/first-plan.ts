@@ -4,7 +4,7 @@ import type { Card, WeekProblem } from './problem.js';
 import { type Room, roomLeft } from './rules.js';
 
 /** Small steps from an empty week to a good one, a tenth of a second or two; how hot they begin. */
-const STEPS = 10_000;
+const STEPS = 8_000;
 const HOT = 0.3;
 
 /** Adds the best offer again and again, until nothing brings anything. */

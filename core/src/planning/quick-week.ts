@@ -145,6 +145,22 @@ export function quickWeek(problem: WeekProblem, room: Room, random: Random) {
     return all <= (tableMinutes[d] as number);
   }
 
+  /**
+   * True where a card may go from one day to another, but for its children and moments.
+   * @param instead an activity of the same band that goes the other way; -1 where none does
+   */
+  function mayMove(a: number, from: number, to: number, instead: number): boolean {
+    const at = a * many + to;
+    if (stands[at] === 1 || (able[at]?.length ?? 0) === 0) return false;
+    for (const one of beside[to] as readonly number[]) {
+      if (one !== from && stands[a * many + one] === 1) return false;
+    }
+    if (bands[a] !== TABLE) return true;
+    const freed = instead < 0 ? 0 : (lengths[instead] as number);
+    const all = (minutes[to] as number) - freed + (lengths[a] as number);
+    return all <= (tableMinutes[to] as number);
+  }
+
   const mayJoin = (a: number, d: number, c: number): boolean =>
     bands[a] !== TABLE ||
     (atTable[d * count + c] === 0 && (tables[c] as number) < (mayTable[c] as number));
@@ -276,6 +292,7 @@ export function quickWeek(problem: WeekProblem, room: Room, random: Random) {
     put,
     take,
     mayStand,
+    mayMove,
     mayJoin,
     placesLeft,
     choose,
@@ -290,7 +307,6 @@ export function quickWeek(problem: WeekProblem, room: Room, random: Random) {
       return takers.subarray(at * count, at * count + (sizes[at] as number));
     },
     isIn: (a: number, d: number, c: number): boolean => isIn[(a * many + d) * count + c] === 1,
-    stands: (a: number, d: number): boolean => stands[a * many + d] === 1,
     bandOf: (a: number): number => bands[a] as number,
     cards: (d: number, band: number): readonly number[] => cards[d * 3 + band] as readonly number[],
     places: (d: number, band: number): number => places[d * 3 + band] as number,

@@ -39,12 +39,12 @@ const RESERVE = 0.1;
 /** How hot each pass of small steps begins, and what part of the time it takes; the last repeats. */
 const PASSES = [
   [0.35, 0.05],
+  [0.5, 0.3],
   [0.35, 0.2],
-  [0.25, 0.15],
 ] as const;
 const LEAST_PASS_S = 0.3;
 /** Part of the time for parts of the week solved exactly, after each pass. */
-const FOR_PARTS = 0.12;
+const FOR_PARTS = 0.15;
 /** So many parts in a row that bring nothing end a round; so many rounds end the search. */
 const IDLE_PARTS = 40;
 const MOST_BARREN = 5;

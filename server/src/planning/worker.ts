@@ -7,7 +7,7 @@ import {
   firstPlan,
   searchWeek,
   valueOf,
-} from '@gumo/core/planning';
+} from '@gumo/core/planning/threads';
 import { highsEngine } from './highs.js';
 
 /** What is to be planned. */

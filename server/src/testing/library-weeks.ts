@@ -16,19 +16,6 @@ import {
 import type { Attendance } from './weeks.js';
 import { aChild, aTry } from './world.js';
 
-const madeId = (c: number, n: number): string =>
-  `00000000-0000-4000-8${String(c).padStart(3, '0')}-${String(n).padStart(12, '0')}`;
-const aWord = (childId: string, skillId: string, id: string): OwnWord => ({
-  id,
-  childId,
-  skillId,
-  at: `${addDays(TODAY, -60)}T09:00:00.000Z`,
-  day: addDays(TODAY, -60),
-  says: 'secure',
-  note: '',
-  notedBy: '',
-});
-
 export interface LibraryWeekWishes {
   readonly seed: number;
   readonly children: number;
@@ -113,6 +100,22 @@ export function libraryWeek({
 
 const pick = <T>(random: Random, list: readonly T[]): T =>
   list[Math.floor(random() * list.length)] as T;
+
+/** A made-up id, the same each time. */
+const madeId = (c: number, n: number): string =>
+  `00000000-0000-4000-8${String(c).padStart(3, '0')}-${String(n).padStart(12, '0')}`;
+
+/** The educator's word that a child has a skill. */
+const aWord = (childId: string, skillId: string, id: string): OwnWord => ({
+  id,
+  childId,
+  skillId,
+  at: `${addDays(TODAY, -60)}T09:00:00.000Z`,
+  day: addDays(TODAY, -60),
+  says: 'secure',
+  note: '',
+  notedBy: '',
+});
 
 /** A child of an age in years, with the tries of some weeks at what lies near its place. */
 function childAt(random: Random, c: number, age: number): { child: Child; facts: Fact[] } {
