@@ -36,15 +36,19 @@ export interface SolveOptions {
 export const GOOD_ENOUGH = 1e-3;
 /** Kept back at the end, in seconds. */
 const RESERVE = 0.1;
-/** How hot each pass of small steps begins, and what part of the time it takes; the last repeats. */
+/**
+ * How hot each pass of small steps begins, what part of the time it takes, and whether it begins
+ * from an empty week, as the best so far may lie where nothing better is near; the last repeats.
+ */
 const PASSES = [
-  [0.35, 0.05],
-  [0.5, 0.3],
-  [0.35, 0.2],
+  [0.35, 0.05, false],
+  [0.35, 0.28, true],
+  [0.35, 0.2, false],
+  [0.35, 0.2, true],
 ] as const;
 const LEAST_PASS_S = 0.3;
 /** Part of the time for parts of the week solved exactly, after each pass. */
-const FOR_PARTS = 0.15;
+const FOR_PARTS = 0.1;
 /** So many parts in a row that bring nothing end a round; so many rounds end the search. */
 const IDLE_PARTS = 40;
 const MOST_BARREN = 5;
@@ -167,13 +171,16 @@ function search(planning: Planning, left: () => number): void {
   const goOn = (): boolean => left() > 0 && !planning.isDone();
   const parts = partsOf(problem, engine, { now, until: now() + all });
   for (let round = 0, barren = 0; barren < MOST_BARREN && goOn(); round++) {
-    const [hot, share] = PASSES[Math.min(round, PASSES.length - 1)] as (typeof PASSES)[number];
+    const [hot, share, isFresh] = PASSES[
+      Math.min(round, PASSES.length - 1)
+    ] as (typeof PASSES)[number];
     const longest = Math.max(LEAST_PASS_S, share * all);
     const begun = now();
     const spent = (): number => Math.max((now() - begun) / longest, goOn() ? 0 : 1);
     const steps = Number.MAX_SAFE_INTEGER;
+    const from = isFresh ? [] : planning.cards();
     let isBetter = planning.take(
-      annealFrom(problem, planning.cards(), { steps, spent, hot, seed: round }, room),
+      annealFrom(problem, from, { steps, spent, hot, seed: round }, room),
       'better',
     );
     const until = now() + FOR_PARTS * all;
