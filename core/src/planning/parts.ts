@@ -1,4 +1,4 @@
-import { type Random, seeded } from '../numbers/index.js';
+import { type Random, seeded, shuffledBy } from '../numbers/index.js';
 import type { Band } from '../vocabulary/index.js';
 import type { Engine } from './engine.js';
 import type { Card, WeekProblem } from './problem.js';
@@ -70,12 +70,6 @@ function partFor(
     isOpen,
   );
 }
-
-const shuffledBy = (list: readonly number[], random: Random): number[] =>
-  list
-    .map((one) => ({ one, at: random() }))
-    .sort((x, y) => x.at - y.at)
-    .map(({ one }) => one);
 
 const PART_SECONDS = 1;
 const PART_KINDS: readonly PartKind[] = ['floor', 'tables', 'cards', 'tables', 'days', 'cards'];

@@ -71,6 +71,8 @@ interface Planning {
   readonly engine: Engine;
   readonly room: Room;
   readonly now: () => number;
+  /** Relative gap at which a plan is as good as the best. */
+  readonly gap: number;
   readonly left: () => number;
   readonly cards: () => readonly Card[];
   /** Takes a plan if it is better, and says whether it was. */
@@ -103,6 +105,7 @@ function begin(
     engine,
     room,
     now,
+    gap,
     left,
     report,
     cards: () => cards,
@@ -214,7 +217,7 @@ function proveFew(planning: Planning): void {
   }
   if (choicesOf(problem, room) > FEW_CHOICES || left() <= 0) return;
   const found = solveDays(problem, room, engine, {
-    gap: GOOD_ENOUGH / 10,
+    gap: planning.gap,
     seconds: left() / 2,
     left,
     start: planning.cards(),

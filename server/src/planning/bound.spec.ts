@@ -15,10 +15,9 @@ import { seeded } from '@gumo/core/numbers';
 import { bestOfAll, worthOf } from '../testing/brute-force.js';
 import { libraryWeek } from '../testing/library-weeks.js';
 import { brokenRules } from '../testing/week-checker.js';
-import { type Attendance, inventedWeek } from '../testing/weeks.js';
+import { ATTENDANCE, inventedWeek } from '../testing/weeks.js';
 import { highsEngine } from './highs.js';
 
-const ATTENDANCE: readonly Attendance[] = ['all', 'simple', 'irregular'];
 const now = (): number => performance.now() / 1000;
 
 describe('the bound on what a week can be worth', () => {

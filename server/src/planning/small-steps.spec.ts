@@ -8,9 +8,7 @@ import {
 } from '@gumo/core/planning';
 import { worthOf } from '../testing/brute-force.js';
 import { brokenRules } from '../testing/week-checker.js';
-import { inventedWeek } from '../testing/weeks.js';
-
-const ATTENDANCE = ['all', 'simple', 'irregular'] as const;
+import { ATTENDANCE, inventedWeek } from '../testing/weeks.js';
 
 describe('small steps to a better week', () => {
   // Own arithmetic: the worth kept up to date step by step beside the worth reckoned from all cards.

@@ -3,7 +3,8 @@ import { seeded } from '@gumo/core/numbers';
 import { type Band, addDays } from '@gumo/core/vocabulary';
 
 /** Who is here: everybody every day, a third of them for three days, or as it comes. */
-export type Attendance = 'all' | 'simple' | 'irregular';
+export const ATTENDANCE = ['all', 'simple', 'irregular'] as const;
+export type Attendance = (typeof ATTENDANCE)[number];
 
 export interface WeekWishes {
   readonly seed: number;
