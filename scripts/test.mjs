@@ -10,7 +10,10 @@ import { chromium } from './lib/chromium.mjs';
 import { ROOT, bin, build, install, main, say } from './lib/steps.mjs';
 
 const REPORTER = join(ROOT, 'scripts/lib/jasmine-report.mjs');
+/** How much of a failed check is said once more at the end, in lines: the runners put failures last. */
+const AGAIN = 60;
 const sum = { passed: 0, failed: 0 };
+const wrong = [];
 const reports = mkdtempSync(join(tmpdir(), 'gumo-reports-'));
 
 /** Runs one check and shows what it said when it is done; `report` names the file with its counts. */
@@ -38,7 +41,9 @@ async function check(name, command, args, { report = null, ...options } = {}) {
   sum.passed += counts.passed;
   sum.failed += counts.failed;
   const seconds = ((performance.now() - start) / 1000).toFixed(1);
-  process.stdout.write(Buffer.concat(said));
+  const words = Buffer.concat(said).toString('utf8');
+  process.stdout.write(words);
+  if (counts.failed > 0) wrong.push([name, words.trimEnd().split('\n').slice(-AGAIN).join('\n')]);
   say(`  ${name}: ${counts.passed} passed, ${counts.failed} failed, ${seconds} s`);
 }
 
@@ -77,6 +82,7 @@ await main(async () => {
     report: 'e2e.json',
   });
   rmSync(reports, { recursive: true, force: true });
+  for (const [name, words] of wrong) say(`\n— not passed: ${name}\n${words}`);
   say(`\n${sum.passed} passed, ${sum.failed} failed`);
   if (sum.failed > 0 || sum.passed === 0) process.exitCode = 1;
 });

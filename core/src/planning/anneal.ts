@@ -61,7 +61,9 @@ export function annealFrom(
   let heat = hot;
   let best = tally.worth();
   let kept: readonly Slot[] = week.slots();
-  const isTaken = (gain: number): boolean => gain >= 0 || random() < Math.exp(gain / heat);
+  /** What the step in hand may lose. */
+  let bar = 0;
+  const isTaken = (gain: number): boolean => gain >= bar;
 
   /** Another activity in a place of a day, or one more where there is room. */
   function exchange(): void {
@@ -72,9 +74,11 @@ export function annealFrom(
     const old = here.length > 0 && (isFull || random() < 0.5) ? pick(here) : -1;
     const next = pick(inBand[band] ?? []);
     if (old === next || !week.mayStand(next, d, old)) return;
+    const isFromAll = band === TABLE && random() < FROM_ALL;
+    if (!isTaken(week.mostGained(next, d, old, isFromAll))) return;
     const before = tally.worth();
     const size = old < 0 ? 0 : week.take(old, d, mine);
-    if (band === TABLE && random() < FROM_ALL) {
+    if (isFromAll) {
       if (!seatFromAll(next, d, before) && old >= 0) week.put(old, d, mine, size);
       return;
     }
@@ -207,6 +211,7 @@ export function annealFrom(
           ? hot * (COOL / hot) ** (part / LAST)
           : COOL * (COLD / COOL) ** ((part - LAST) / (1 - LAST));
     }
+    bar = heat * Math.log(random());
     const kind = random();
     if (kind < FOR_TAKERS) regroup();
     else if (kind < FOR_TAKERS + FOR_DAYS) shift();

@@ -1,13 +1,7 @@
-import type { Term } from './linear-model.js';
+import type { Row } from './linear-model.js';
 import type { WeekProblem } from './problem.js';
 import { termsOn } from './rules.js';
 import type { WeekModel } from './week-model.js';
-
-/** A row that every week with whole cards holds: Σ terms ≤ upper. */
-export interface Cut {
-  readonly terms: readonly Term[];
-  readonly upper: number;
-}
 
 /** What a relaxed week must break a row by, for the row to be worth having. */
 const WORTH_A_ROW = 1e-3;
@@ -19,9 +13,9 @@ const WORTH_A_ROW = 1e-3;
  * the one to the next. This is mixed-integer rounding of "no more children than seats" (Nemhauser and Wolsey 1990, from memory).
  * @param values a solution of the relaxed model
  */
-export function batchCuts(problem: WeekProblem, full: WeekModel, values: ArrayLike<number>): Cut[] {
+export function batchCuts(problem: WeekProblem, full: WeekModel, values: ArrayLike<number>): Row[] {
   const serving = servingColumns(problem, full);
-  return problem.activities.flatMap((_, a): Cut[] => {
+  return problem.activities.flatMap((_, a): Row[] => {
     const cut = cutOf(problem, full, serving, a, values);
     return cut ? [cut] : [];
   });
@@ -50,7 +44,7 @@ function cutOf(
   serving: Serving,
   a: number,
   values: ArrayLike<number>,
-): Cut | null {
+): Row | null {
   const at = (column: number): number => values[column] ?? 0;
   const sum = (columns: readonly number[]): number =>
     columns.reduce((all, one) => all + at(one), 0);

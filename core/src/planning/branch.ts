@@ -1,7 +1,8 @@
 import { batchCuts } from './batch-cuts.js';
 import type { DayClass } from './classes.js';
-import type { Engine, Relaxation } from './engine.js';
-import type { LinearModel, Term } from './linear-model.js';
+import type { Engine, Relaxation, Relaxed } from './engine.js';
+import { type LazyModel, lazyRows } from './lazy-rows.js';
+import type { MarkedModel, Term } from './linear-model.js';
 import type { WeekProblem } from './problem.js';
 import type { WeekModel } from './week-model.js';
 
@@ -68,10 +69,12 @@ export function branch(
   options: BranchOptions,
 ): void {
   const { model, counts } = withCounts(full, alike);
-  const relaxation = engine.relax(model);
+  const lazy = lazyRows(model);
+  const relaxation = engine.relax(lazy.model);
+  const solve = (): Relaxed | null => solveWith(relaxation, lazy, options.left);
   try {
-    const root = rootOf(problem, relaxation, full, options);
-    if (root) search(relaxation, counts, full.constant, root, options);
+    const root = rootOf(problem, relaxation, solve, full, options);
+    if (root) search(relaxation, solve, counts, full.constant, root, options);
   } finally {
     relaxation.close();
   }
@@ -81,7 +84,7 @@ export function branch(
 function withCounts(
   { model, choices, classes }: WeekModel,
   alike: readonly DayClass[],
-): { model: LinearModel; counts: Count[] } {
+): { model: MarkedModel; counts: Count[] } {
   const counts: Count[] = [];
   const groups = new Map<string, { columns: number[]; rank: number }>();
   for (const { activity, at, column, takers } of choices) {
@@ -119,11 +122,16 @@ function withCounts(
 }
 
 /** A model with more columns that are worth nothing, and rows that are to be 0. */
-function enlarged(model: LinearModel, uppers: readonly number[], rows: readonly Term[][]) {
+function enlarged(
+  model: MarkedModel,
+  uppers: readonly number[],
+  rows: readonly Term[][],
+): MarkedModel {
   const terms = rows.flat();
   let end = model.columns.length;
   const zeros = rows.map(() => 0);
   return {
+    ...model,
     cost: Float64Array.from([...model.cost, ...uppers.map(() => 0)]),
     lower: Float64Array.from([...model.lower, ...uppers.map(() => 0)]),
     upper: Float64Array.from([...model.upper, ...uppers]),
@@ -136,39 +144,52 @@ function enlarged(model: LinearModel, uppers: readonly number[], rows: readonly 
   };
 }
 
-/** The relaxation of all weeks, with the rows that it breaks added. */
+/** The relaxation with all its rows: those that were left out come in as they are broken. */
+function solveWith(
+  relaxation: Relaxation,
+  { broken }: LazyModel,
+  left: () => number,
+): Relaxed | null {
+  for (;;) {
+    const solved = relaxation.solve(left());
+    if (solved === null || solved.worth === -Infinity) return solved;
+    const rows = broken(solved.values);
+    if (rows.length === 0) return solved;
+    for (const { terms, upper } of rows) relaxation.addRow(terms, upper);
+  }
+}
+
+/** The relaxation of all weeks, with the cuts that it breaks added. */
 function rootOf(
   problem: WeekProblem,
   relaxation: Relaxation,
+  solve: () => Relaxed | null,
   full: WeekModel,
-  { left, isLow, tell }: BranchOptions,
-): { worth: number; values: ArrayLike<number> } | null {
-  let root = relaxation.solve(left());
+  { isLow, tell }: BranchOptions,
+): Relaxed | null {
+  let root = solve();
   for (let round = 0; root !== null; round++) {
     const bound = root.worth + full.constant;
     tell(bound);
     const cuts = round < MOST_CUT_ROUNDS ? batchCuts(problem, full, root.values) : [];
     if (isLow(bound) || cuts.length === 0) break;
     for (const { terms, upper } of cuts) relaxation.addRow(terms, upper);
-    root = relaxation.solve(left());
+    root = solve();
   }
   return root;
 }
 
 function search(
   relaxation: Relaxation,
+  solve: () => Relaxed | null,
   counts: readonly Count[],
   constant: number,
-  root: { worth: number; values: ArrayLike<number> },
+  root: Relaxed,
   { learnt, left, isLow, tell, found }: BranchOptions,
 ): void {
   let current: Fixed = [];
 
-  const nodeOf = (
-    { worth, values }: { worth: number; values: ArrayLike<number> },
-    fixed: Fixed,
-    most: number,
-  ): Node => {
+  const nodeOf = ({ worth, values }: Relaxed, fixed: Fixed, most: number): Node => {
     const broken = counts.flatMap(({ column }, i): [number, number][] => {
       const value = values[column] ?? 0;
       return Math.abs(value - Math.round(value)) > WHOLE ? [[i, value]] : [];
@@ -198,7 +219,7 @@ function search(
     for (const one of fixed) relaxation.setBounds(...one);
     current = fixed;
     relaxation.comeBack(node.standing);
-    const solved = relaxation.solve(left());
+    const solved = solve();
     if (solved === null) return undefined;
     return solved.worth === -Infinity ? null : nodeOf(solved, fixed, node.bound);
   };

@@ -8,10 +8,17 @@ export interface Solved {
   readonly bound: number;
 }
 
+/** The best solution of a relaxation. */
+export interface Relaxed {
+  /** -Infinity where there is no solution. */
+  readonly worth: number;
+  readonly values: ArrayLike<number>;
+}
+
 /** A model without its whole numbers, kept and solved again after small changes from where it stood. */
 export interface Relaxation {
-  /** The best worth and the columns with it, -Infinity where there is none; null where time ran out. */
-  solve(seconds: number): { readonly worth: number; readonly values: ArrayLike<number> } | null;
+  /** Null where time ran out. */
+  solve(seconds: number): Relaxed | null;
   setBounds(column: number, lower: number, upper: number): void;
   /** Adds Σ terms ≤ upper. */
   addRow(terms: readonly Term[], upper: number): void;

@@ -51,8 +51,10 @@ export function hitAndStrandColumns(
         const least = Math.min(...here.map((one) => one.choice.most));
         const direct = (here.length === 1 && least <= open) || (already === 0 && open >= MANY_DAYS);
         if (direct) return here.map((one): Term => [one.column, -1]);
-        const hit = builder.column(0, open, false);
-        builder.row(-Infinity, [[hit, 1], ...here.map((one): Term => [one.column, -1])], 0);
+        const hit = builder.passing(
+          here.map((one): Term => [one.column, 1]),
+          open,
+        );
         return [[hit, -1]];
       });
       builder.row(-Infinity, [...counts.map((one): Term => [one, 1]), ...met], 0);

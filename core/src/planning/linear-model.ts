@@ -15,12 +15,34 @@ export interface LinearModel {
 
 export type Term = readonly [column: number, value: number];
 
+/** Σ terms ≤ upper. */
+export interface Row {
+  readonly terms: readonly Term[];
+  readonly upper: number;
+}
+
+/** A model that says which of its rows a relaxation can do without until a solution breaks them. */
+export interface MarkedModel extends LinearModel {
+  /** By row: 1 where few solutions would break it. */
+  readonly rare: Uint8Array;
+  /** Columns that pass on a sum of others, each with the row that says so. */
+  readonly passing: readonly {
+    readonly column: number;
+    readonly row: number;
+    readonly terms: readonly Term[];
+  }[];
+}
+
 export interface ModelBuilder {
   /** Adds a column and says its index. */
   column(cost: number, upper: number, whole: boolean): number;
   /** Adds lower ≤ Σ terms ≤ upper. */
   row(lower: number, terms: readonly Term[], upper: number): void;
-  build(): LinearModel;
+  /** Adds Σ terms ≤ upper, which few solutions would break if it were not there. */
+  rare(terms: readonly Term[], upper: number): void;
+  /** Adds a column that is Σ terms, at most `most`; it may only stand, less than 0, in a row ≤. */
+  passing(terms: readonly Term[], most: number): number;
+  build(): MarkedModel;
 }
 
 export function modelBuilder(): ModelBuilder {
@@ -32,21 +54,35 @@ export function modelBuilder(): ModelBuilder {
   const starts: number[] = [0];
   const columns: number[] = [];
   const values: number[] = [];
+  const isRare = new Set<number>();
+  const passing: MarkedModel['passing'][number][] = [];
+  const column = (c: number, most: number, isWhole: boolean): number => {
+    cost.push(c);
+    upper.push(most);
+    whole.push(isWhole ? 1 : 0);
+    return cost.length - 1;
+  };
+  const row = (lower: number, terms: readonly Term[], most: number): void => {
+    for (const [one, value] of terms) {
+      columns.push(one);
+      values.push(value);
+    }
+    starts.push(columns.length);
+    rowLower.push(lower);
+    rowUpper.push(most);
+  };
   return {
-    column(c, most, isWhole) {
-      cost.push(c);
-      upper.push(most);
-      whole.push(isWhole ? 1 : 0);
-      return cost.length - 1;
+    column,
+    row,
+    rare(terms, most) {
+      isRare.add(rowLower.length);
+      row(-Infinity, terms, most);
     },
-    row(lower, terms, most) {
-      for (const [column, value] of terms) {
-        columns.push(column);
-        values.push(value);
-      }
-      starts.push(columns.length);
-      rowLower.push(lower);
-      rowUpper.push(most);
+    passing(terms, most) {
+      const one = column(0, most, false);
+      passing.push({ column: one, row: rowLower.length, terms });
+      row(-Infinity, [[one, 1], ...terms.map(([of, by]): Term => [of, -by])], 0);
+      return one;
     },
     build: () => ({
       cost: Float64Array.from(cost),
@@ -58,6 +94,8 @@ export function modelBuilder(): ModelBuilder {
       starts: Int32Array.from(starts),
       columns: Int32Array.from(columns),
       values: Float64Array.from(values),
+      rare: Uint8Array.from(rowLower, (_, r) => (isRare.has(r) ? 1 : 0)),
+      passing,
     }),
   };
 }

@@ -52,6 +52,7 @@ export function quickWeek(problem: WeekProblem, room: Room, random: Random) {
   /** The group that was chosen last. */
   const chosen = new Int32Array(count);
   const gains = new Float64Array(count);
+  const losses = new Float64Array(count);
   const leaves = new Int32Array(count);
   const known = days.map(() => new Map<string, boolean>());
 
@@ -205,6 +206,37 @@ export function quickWeek(problem: WeekProblem, room: Room, random: Random) {
     return sum;
   }
 
+  /**
+   * No exchange of one activity for another on a day gains more, whoever takes part: a child gains
+   * no more by another card than by one more card, and loses by an old one no less than what only
+   * that one meets.
+   * @param old the activity that goes; -1 where none does
+   * @param isFromAll true where children may come from other tables
+   */
+  function mostGained(a: number, d: number, old: number, isFromAll: boolean): number {
+    const seats = most[a * many + d] as number;
+    const isOld = (old * many + d) * count;
+    let sum = tally.plain(a);
+    if (old >= 0) {
+      const at = old * many + d;
+      sum -= tally.plain(old) - tally.mess(old);
+      for (let i = 0; i < (sizes[at] as number); i++) {
+        const c = takers[at * count + i] as number;
+        sum -= losses[c] = tally.loss(old, d, c);
+      }
+    }
+    size = 0;
+    for (const c of able[a * many + d] as readonly number[]) {
+      const isThere = old >= 0 && isIn[isOld + c] === 1;
+      if (!isThere && !isFromAll && !mayJoin(a, d, c)) continue;
+      gains[c] = isThere ? tally.trade(a, d, c, old) + (losses[c] as number) : tally.gain(a, d, c);
+      chosen[size++] = c;
+    }
+    if (size > seats) best(seats);
+    for (let i = 0; i < size; i++) sum += Math.max(0, gains[chosen[i] as number] as number);
+    return sum;
+  }
+
   /** The table card of a child on a day; -1 where there is none. */
   function seatOn(d: number, c: number): number {
     if (atTable[d * count + c] === 0) return -1;
@@ -297,6 +329,7 @@ export function quickWeek(problem: WeekProblem, room: Room, random: Random) {
     placesLeft,
     choose,
     chooseFromAll,
+    mostGained,
     leaves,
     hasMoments,
     chosen,

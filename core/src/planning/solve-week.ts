@@ -3,7 +3,7 @@ import { type Learnt, branch } from './branch.js';
 import { type DayClass, dayClasses, singleDays } from './classes.js';
 import type { Engine } from './engine.js';
 import { firstPlan } from './first-plan.js';
-import { partsOf } from './parts.js';
+import { merged } from './merge.js';
 import type { Card, WeekProblem } from './problem.js';
 import { type Room, mayCome, roomLeft, takersFor } from './rules.js';
 import { cardsOf, solveDays } from './solve-days.js';
@@ -36,21 +36,21 @@ export interface SolveOptions {
 export const GOOD_ENOUGH = 1e-3;
 /** Kept back at the end, in seconds. */
 const RESERVE = 0.1;
-/**
- * How hot each pass of small steps begins, what part of the time it takes, and whether it begins
- * from an empty week, as the best so far may lie where nothing better is near; the last repeats.
- */
-const PASSES = [
-  [0.35, 0.05, false],
-  [0.35, 0.28, true],
-  [0.35, 0.2, false],
-  [0.35, 0.2, true],
-] as const;
-const LEAST_PASS_S = 0.3;
-/** Part of the time for parts of the week solved exactly, after each pass. */
-const FOR_PARTS = 0.1;
-/** So many parts in a row that bring nothing end a round; so many rounds end the search. */
-const IDLE_PARTS = 40;
+/** How hot a pass of small steps begins from the first plan, and from a good one. */
+const HOT = 0.35;
+const WARM = 0.22;
+/** What part of the time a pass takes. */
+const PASS = 0.06;
+const LEAST_PASS_S = 0.15;
+/** Passes from the best plan at first, and from then on between other plans. */
+const FIRST_PASSES = 3;
+const PASSES = 2;
+/** What part of the time merging plans may take, and when so many are merged that it takes as long as it should. */
+const MERGE = 0.2;
+const SHORT_MERGE = 0.03;
+const LONG_MERGE = 0.08;
+const MOST_MERGED = 8;
+/** So many rounds that bring nothing end the search. */
 const MOST_BARREN = 5;
 /** Part of the time that one thread alone gives to better plans. */
 const FOR_SEARCH = 0.4;
@@ -167,33 +167,45 @@ export function boundWeek(
   return planning.report('done');
 }
 
-/** Many small steps, then parts of the week solved exactly while the rest stands; over and over. */
+/**
+ * Many small steps from the best plan, again and again a little warmer; between them other plans
+ * from the beginning, of which the best of all that they hold together is taken.
+ */
 function search(planning: Planning, left: () => number): void {
-  const { problem, engine, room, now } = planning;
+  const { problem, engine, room, now, cards } = planning;
   const all = left();
   const goOn = (): boolean => left() > 0 && !planning.isDone();
-  const parts = partsOf(problem, engine, { now, until: now() + all });
-  for (let round = 0, barren = 0; barren < MOST_BARREN && goOn(); round++) {
-    const [hot, share, isFresh] = PASSES[
-      Math.min(round, PASSES.length - 1)
-    ] as (typeof PASSES)[number];
-    const longest = Math.max(LEAST_PASS_S, share * all);
-    const begun = now();
-    const spent = (): number => Math.max((now() - begun) / longest, goOn() ? 0 : 1);
-    const steps = Number.MAX_SAFE_INTEGER;
-    const from = isFresh ? [] : planning.cards();
-    let isBetter = planning.take(
-      annealFrom(problem, from, { steps, spent, hot, seed: round }, room),
-      'better',
-    );
-    const until = now() + FOR_PARTS * all;
-    for (let idle = 0; idle < IDLE_PARTS && now() < until && goOn(); idle++) {
-      const found = parts.next(planning.cards());
-      if (!found || !planning.take(found, 'better')) continue;
-      idle = 0;
-      isBetter = true;
-    }
-    barren = isBetter ? 0 : barren + 1;
+  const begun = cards();
+  let seed = 0;
+  const pass = (from: readonly Card[], hot: number): readonly Card[] => {
+    const at = now();
+    const longest = Math.max(LEAST_PASS_S, PASS * all);
+    const spent = (): number => (goOn() ? (now() - at) / longest : 1);
+    return annealFrom(problem, from, { steps: Infinity, spent, hot, seed: seed++ }, room);
+  };
+  const better = (passes: number): boolean => {
+    let isBetter = false;
+    for (let i = 0; i < passes && goOn(); i++)
+      isBetter = planning.take(pass(cards(), WARM), 'better') || isBetter;
+    return isBetter;
+  };
+  planning.take(pass(begun, HOT), 'better');
+  better(FIRST_PASSES);
+  const others: (readonly Card[])[] = [];
+  let many = 1;
+  for (let barren = 0; barren < MOST_BARREN && goOn();) {
+    const other = pass(pass(begun, HOT), WARM);
+    others.push(other);
+    let isBetter = planning.take(other, 'better');
+    if (!goOn()) break;
+    const at = now();
+    const plans = [cards(), ...others.slice(-many)];
+    const found = merged(problem, room, engine, plans, { most: MERGE * all, left });
+    if (found) isBetter = planning.take(found, 'better') || isBetter;
+    const took = (now() - at) / all;
+    if (took < SHORT_MERGE) many = Math.min(MOST_MERGED, many + 1);
+    else if (took > LONG_MERGE) many = Math.max(1, many - 1);
+    barren = better(PASSES) || isBetter ? 0 : barren + 1;
   }
 }
 
@@ -239,24 +251,11 @@ function prove(planning: Planning): void {
   const alike = dayClasses(problem, room);
   const days = singleDays(problem);
   const learnt: Learnt = new Map();
-  const lowerWith = (
-    full: WeekModel,
-    isEnough: (bound: number) => boolean,
-    found: (values: ArrayLike<number>) => void,
-  ): void =>
-    branch(problem, engine, full, alike, {
-      learnt,
-      left,
-      isLow: isEnough,
-      tell: planning.lower,
-      found,
-    });
-  if (alike.length < days.length) {
+  const lowerWith = (full: WeekModel, found: (values: ArrayLike<number>) => void): void =>
+    branch(problem, engine, full, alike, { learnt, left, isLow, tell: planning.lower, found });
+  if (alike.length <= FEW_KINDS && alike.length < days.length) {
     const coarse = weekModel(problem, room, alike);
-    const isEasier = alike.length <= FEW_KINDS;
-    const enough = isEasier ? isLow : () => true;
-    lowerWith(coarse, enough, (values) => {
-      if (!isEasier) return;
+    lowerWith(coarse, (values) => {
       const near = within(problem, coarse, alike, values);
       const full = weekModel(near, room, days);
       const until = left() * (1 - FOR_DAYS);
@@ -274,7 +273,7 @@ function prove(planning: Planning): void {
   }
   if (planning.isDone()) return;
   const full = weekModel(problem, room, days);
-  lowerWith(full, isLow, (values) => {
+  lowerWith(full, (values) => {
     const cards = cardsOf(problem, room, full, values);
     if (cards) planning.take(cards, 'proof');
   });

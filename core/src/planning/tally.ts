@@ -18,8 +18,14 @@ export interface Tally {
   taker(a: number, d: number, c: number, by: 1 | -1): void;
   /** What the week would gain by a card, without its children. */
   cardGain(a: number, d: number): number;
+  /** What a card is worth without its children and without mess on the days beside. */
+  plain(a: number): number;
+  /** What mess on the days beside can take of that, at most. */
+  mess(a: number): number;
   /** What the week would gain if a child joined. */
   gain(a: number, d: number, c: number): number;
+  /** No less than what it would gain if a child had this card of the day instead of an old one. */
+  trade(a: number, d: number, c: number, old: number): number;
   /** What the week would lose if a child left, but for strands. */
   loss(a: number, d: number, c: number): number;
 }
@@ -126,8 +132,40 @@ export function tallyFor(problem: WeekProblem, room: Room): Tally {
     return MESS_AGAIN * count;
   };
 
+  function serves(a: number, c: number, w: number): boolean {
+    const at = a * children.length + c;
+    for (let i = starts[at] as number; i < (starts[at + 1] as number); i++) {
+      if (wants[i] === w) return true;
+    }
+    return false;
+  }
+
+  function gained(a: number, d: number, c: number): number {
+    const at = a * children.length + c;
+    let sum = liked[at] as number;
+    const begin = starts[at] as number;
+    const end = starts[at + 1] as number;
+    let fresh = 0;
+    for (let i = begin; i < end; i++) {
+      const w = wants[i] as number;
+      if ((met[w * many + d] as number) > 0) continue;
+      const h = hits[w] as number;
+      sum += levels[w * LEVELS + Math.min(h, LEVELS - 1)] as number;
+      if (h > 0 || (inStrand[strands[w] as number] as number) > 0) continue;
+      let isFirst = true;
+      for (let j = begin; j < i; j++) {
+        if (strands[wants[j] as number] === strands[w]) isFirst = false;
+      }
+      if (isFirst) fresh++;
+    }
+    const short = STRANDS_A_WEEK - (touched[c] as number);
+    return short > 0 ? sum + STRAND_SHORT * Math.min(short, fresh) : sum;
+  }
+
   return {
     worth: () => worth,
+    plain: (a) => worths[a] as number,
+    mess: (a) => (messy[a] === 1 ? 2 * MESS_AGAIN : 0),
     cardGain: (a, d) => (worths[a] as number) - again(a, d),
     card(a, d, by) {
       if (by === -1 && messy[a] === 1) mess[d] = (mess[d] as number) - 1;
@@ -153,26 +191,17 @@ export function tallyFor(problem: WeekProblem, room: Room): Tally {
       }
       return sum;
     },
-    gain(a, d, c) {
-      const at = a * children.length + c;
-      let sum = liked[at] as number;
-      const begin = starts[at] as number;
-      const end = starts[at + 1] as number;
-      let fresh = 0;
-      for (let i = begin; i < end; i++) {
+    gain: gained,
+    trade(a, d, c, old) {
+      let sum = gained(a, d, c);
+      const at = old * children.length + c;
+      sum -= liked[at] as number;
+      for (let i = starts[at] as number; i < (starts[at + 1] as number); i++) {
         const w = wants[i] as number;
-        if ((met[w * many + d] as number) > 0) continue;
-        const h = hits[w] as number;
-        sum += levels[w * LEVELS + Math.min(h, LEVELS - 1)] as number;
-        if (h > 0 || (inStrand[strands[w] as number] as number) > 0) continue;
-        let isFirst = true;
-        for (let j = begin; j < i; j++) {
-          if (strands[wants[j] as number] === strands[w]) isFirst = false;
-        }
-        if (isFirst) fresh++;
+        if ((met[w * many + d] as number) > 1 || serves(a, c, w)) continue;
+        sum -= levels[w * LEVELS + Math.min((hits[w] as number) - 1, LEVELS - 1)] as number;
       }
-      const short = STRANDS_A_WEEK - (touched[c] as number);
-      return short > 0 ? sum + STRAND_SHORT * Math.min(short, fresh) : sum;
+      return sum;
     },
   };
 }

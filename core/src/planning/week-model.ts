@@ -2,7 +2,7 @@ import type { Band } from '../vocabulary/index.js';
 import type { Choice } from './choice.js';
 import { type DayClass, mostApart } from './classes.js';
 import { hitAndStrandColumns } from './hit-columns.js';
-import { type LinearModel, type ModelBuilder, type Term, modelBuilder } from './linear-model.js';
+import { type MarkedModel, type ModelBuilder, type Term, modelBuilder } from './linear-model.js';
 import { type Timed, minuteRows } from './minute-rows.js';
 import { momentsOn } from './moments.js';
 import {
@@ -17,7 +17,7 @@ import { type Room, isNextDay, mayCome, takersFor, termsOn } from './rules.js';
 import { valueOf } from './value.js';
 
 export interface WeekModel {
-  readonly model: LinearModel;
+  readonly model: MarkedModel;
   readonly choices: readonly Choice[];
   readonly classes: readonly DayClass[];
   readonly counts: readonly (readonly (readonly number[])[])[];
@@ -66,8 +66,7 @@ export function weekModel(
       if (!takers) return;
       const sum: Term[] = [...takers.values()].map((one) => [one, 1]);
       for (const [one] of sum)
-        builder.row(
-          -Infinity,
+        builder.rare(
           [
             [one, 1],
             [column, -1],

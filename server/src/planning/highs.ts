@@ -44,6 +44,8 @@ function modelOf(highs: Highs, linear: LinearModel, isRelaxed: boolean) {
 function relaxationOf(highs: Highs, linear: LinearModel): Relaxation {
   const model = modelOf(highs, linear, true);
   const { optimal } = highs.constants.modelStatus;
+  const { basic } = highs.constants.basisStatus;
+  let rows = linear.rowLower.length;
   model.options.set({ output_flag: false });
   return {
     solve(seconds) {
@@ -63,9 +65,16 @@ function relaxationOf(highs: Highs, linear: LinearModel): Relaxation {
       const indices = Int32Array.from(terms, ([column]) => column);
       const values = Float64Array.from(terms, ([, value]) => value);
       model.addRow(-highs.infinity, upper, { indices, values });
+      rows++;
     },
     standing: () => model.getBasis(),
-    comeBack: (standing) => void model.setBasis(standing as BasisInput),
+    comeBack(standing) {
+      const { colStatus, rowStatus } = standing as BasisInput;
+      // Rows that were added since do not hold anything yet.
+      const status = new Int32Array(rows).fill(basic);
+      status.set(rowStatus);
+      model.setBasis({ colStatus, rowStatus: status });
+    },
     close: () => model.dispose(),
   };
 }

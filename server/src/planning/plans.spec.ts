@@ -37,7 +37,7 @@ describe('the plan of a week', () => {
         tablesADay: 1 + (seed % 3),
       });
       const best = bestOfAll(problem);
-      const { cards, value, bound } = solve(problem, 5, 1e-9);
+      const { cards, value, bound } = solve(problem, 30, 1e-9);
       const context = `seed ${seed}, ${best.looked} plans`;
       expect(worthOf(problem, cards)).withContext(context).toBeCloseTo(value, 8);
       expect(value).withContext(context).toBeCloseTo(best.worth, 5);
@@ -93,7 +93,7 @@ describe('the plan of a week', () => {
     for (const attendance of ATTENDANCE) {
       const problem = inventedWeek({ seed: 7, children: 5, activities: 40, attendance });
       const [greedy, first] = [greedyPlan(problem), firstPlan(problem)];
-      const { value, bound } = solve(problem, 3);
+      const { value, bound } = solve(problem, 30, 0.02);
       expect(valueOf(problem, first)).toBeGreaterThanOrEqual(valueOf(problem, greedy) - 1e-9);
       expect(value).toBeGreaterThanOrEqual(valueOf(problem, first) - 1e-9);
       expect(bound).not.toBeNull();
