@@ -22,19 +22,14 @@ export function seeded(seed: number): Random {
   };
 }
 
-/** The list in an order drawn by chance (Fisher-Yates). */
-export function shuffledBy<T>(list: readonly T[], random: Random): T[] {
+/** The list in an order drawn from the seed (Fisher-Yates), never the order given if it can differ. */
+export function shuffled<T>(list: readonly T[], seed: number): T[] {
+  const random = seeded(seed);
   const mixed = [...list];
   for (let i = mixed.length - 1; i > 0; i--) {
     const j = Math.floor(random() * (i + 1));
     [mixed[i], mixed[j]] = [mixed[j] as T, mixed[i] as T];
   }
-  return mixed;
-}
-
-/** The list in an order drawn from the seed, never the order given if it can differ. */
-export function shuffled<T>(list: readonly T[], seed: number): T[] {
-  const mixed = shuffledBy(list, seeded(seed));
   const same = mixed.every((one, i) => one === list[i]);
   return same && mixed.length > 1 ? [...mixed.slice(1), mixed[0] as T] : mixed;
 }

@@ -42,10 +42,10 @@ const WARM = 0.22;
 /** What part of the time a pass takes. */
 const PASS = 0.06;
 const LEAST_PASS_S = 0.15;
-/** Passes from the best plan at first, and from then on between other plans. */
-const FIRST_PASSES = 3;
+/** Warm passes of a plan from the beginning, and of the best plan after each merging. */
 const PASSES = 2;
-/** What part of the time merging plans may take, and when so many are merged that it takes as long as it should. */
+const PASSES_AGAIN = 1;
+/** What part of the time a merging may take at most, and may not leave or pass for as many plans. */
 const MERGE = 0.2;
 const SHORT_MERGE = 0.03;
 const LONG_MERGE = 0.08;
@@ -190,11 +190,12 @@ function search(planning: Planning, left: () => number): void {
     return isBetter;
   };
   planning.take(pass(begun, HOT), 'better');
-  better(FIRST_PASSES);
+  better(PASSES);
   const others: (readonly Card[])[] = [];
-  let many = 1;
+  let many = 2;
   for (let barren = 0; barren < MOST_BARREN && goOn();) {
-    const other = pass(pass(begun, HOT), WARM);
+    let other = pass(begun, HOT);
+    for (let i = 0; i < PASSES && goOn(); i++) other = pass(other, WARM);
     others.push(other);
     let isBetter = planning.take(other, 'better');
     if (!goOn()) break;
@@ -205,7 +206,7 @@ function search(planning: Planning, left: () => number): void {
     const took = (now() - at) / all;
     if (took < SHORT_MERGE) many = Math.min(MOST_MERGED, many + 1);
     else if (took > LONG_MERGE) many = Math.max(1, many - 1);
-    barren = better(PASSES) || isBetter ? 0 : barren + 1;
+    barren = better(PASSES_AGAIN) || isBetter ? 0 : barren + 1;
   }
 }
 

@@ -4,6 +4,7 @@ import {
   boundWeek,
   branch,
   dayClasses,
+  lazyRows,
   minuteRows,
   modelBuilder,
   roomLeft,
@@ -86,6 +87,32 @@ describe('the bound on what a week can be worth', () => {
       if (proof.bound! - best < 0.001 * best) proven++;
     }
     expect(proven).toBeGreaterThan(5);
+  });
+
+  it('is the same where rare rows come in only as they are broken', () => {
+    let rows = 0;
+    for (const attendance of ATTENDANCE) {
+      const problem = libraryWeek({ seed: 5, children: 5, activities: 60, attendance });
+      const { model } = weekModel(
+        problem,
+        roomLeft(problem),
+        dayClasses(problem, roomLeft(problem)),
+      );
+      const whole = engine.relax(model);
+      const { model: lean, broken } = lazyRows(model);
+      const relaxation = engine.relax(lean);
+      let { worth, values } = relaxation.solve(30)!;
+      for (let more = broken(values); more.length > 0; more = broken(values)) {
+        rows += more.length;
+        for (const { terms, upper } of more) relaxation.addRow(terms, upper);
+        ({ worth, values } = relaxation.solve(30)!);
+      }
+      expect(lean.rowLower.length).toBeLessThan(model.rowLower.length);
+      expect(worth).withContext(attendance).toBeCloseTo(whole.solve(30)!.worth, 6);
+      whole.close();
+      relaxation.close();
+    }
+    expect(rows).toBeGreaterThan(0);
   });
 
   // Own arithmetic: every choice of cards for a day is looked at.

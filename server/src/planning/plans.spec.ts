@@ -1,10 +1,13 @@
 import {
   type Card,
   type Engine,
+  annealFrom,
   brokenBy,
   firstPlan,
   gapOf,
   greedyPlan,
+  merged,
+  roomLeft,
   solveWeek,
   valueOf,
 } from '@gumo/core/planning';
@@ -100,6 +103,31 @@ describe('the plan of a week', () => {
       expect(bound!).toBeGreaterThanOrEqual(value - 1e-6);
       expect(gapOf(value, bound)!).withContext(attendance).toBeLessThan(0.03);
     }
+  });
+
+  it('merged from others is the best of what they hold, and breaks no rule', () => {
+    let better = 0;
+    for (let seed = 1; seed <= 12; seed++) {
+      const attendance = ATTENDANCE[seed % 3]!;
+      const problem = inventedWeek({ seed, children: 6, activities: 60, attendance });
+      const room = roomLeft(problem);
+      const plans = [1, 2, 3]
+        .map((one) => annealFrom(problem, [], { steps: 3000, seed: one }))
+        .sort((x, y) => valueOf(problem, y) - valueOf(problem, x));
+      const found = merged(problem, room, engine, plans, { most: 20, left: () => 60 })!;
+      expect(brokenRules(problem, found)).withContext(`seed ${seed}`).toEqual([]);
+      const [worth, best] = [found, plans[0]!].map((one) => worthOf(problem, one)) as [
+        number,
+        number,
+      ];
+      expect(worth)
+        .withContext(`seed ${seed}`)
+        .toBeGreaterThanOrEqual(best - 2e-4 * best);
+      if (worth > best + 1e-6) better++;
+      const held = new Set(plans.flat().map((card) => card.activity));
+      expect(found.every((card) => held.has(card.activity))).toBeTrue();
+    }
+    expect(better).toBeGreaterThan(6);
   });
 
   it('is the first plan where there is no time, and says nothing of how good it is', () => {
