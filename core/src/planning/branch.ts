@@ -2,22 +2,22 @@ import { batchCuts } from './batch-cuts.js';
 import type { DayClass } from './classes.js';
 import type { Engine, Relaxation, Relaxed } from './engine.js';
 import { type LazyModel, lazyRows } from './lazy-rows.js';
-import type { MarkedModel, Term } from './linear-model.js';
+import type { Term } from './linear-model.js';
 import type { WeekProblem } from './problem.js';
 import type { WeekModel } from './week-model.js';
 
-/** A count that is whole in every plan: a column with its bounds, and how early it is branched on. */
+/** A count that is whole in every plan: a sum of columns, and how early it is branched on. */
 interface Count {
   /** The same for the same count of another model of the week. */
   readonly key: string;
-  readonly column: number;
+  readonly columns: readonly number[];
   readonly upper: number;
   /** Of the whole week before those of alike days, before those of single days, before children. */
   readonly rank: number;
 }
 
-/** Bounds of columns: what a part of all weeks is told by. */
-type Fixed = readonly (readonly [column: number, lower: number, upper: number])[];
+/** Bounds of counts: what a part of all weeks is told by. */
+type Fixed = readonly (readonly [index: number, lower: number, upper: number])[];
 
 /** A part of all weeks, with the most that any week in it can be worth. */
 interface Node {
@@ -68,8 +68,8 @@ export function branch(
   alike: readonly DayClass[],
   options: BranchOptions,
 ): void {
-  const { model, counts } = withCounts(full, alike);
-  const lazy = lazyRows(model);
+  const counts = countsOf(full, alike);
+  const lazy = lazyRows(full.model);
   const relaxation = engine.relax(lazy.model);
   const solve = (): Relaxed | null => solveWith(relaxation, lazy, options.left);
   try {
@@ -80,19 +80,17 @@ export function branch(
   }
 }
 
-/** The model with a column for each count that may be branched on. */
-function withCounts(
-  { model, choices, classes }: WeekModel,
-  alike: readonly DayClass[],
-): { model: MarkedModel; counts: Count[] } {
+/** All that may be branched on: children, activities on days, on alike days, and in the week. */
+function countsOf({ model, choices, classes }: WeekModel, alike: readonly DayClass[]): Count[] {
+  const upper = (column: number): number => model.upper[column] ?? 0;
   const counts: Count[] = [];
   const groups = new Map<string, { columns: number[]; rank: number }>();
   for (const { activity, at, column, takers } of choices) {
     const days = classes[at] ?? [];
     const name = `${activity} on ${days.join()}`;
-    counts.push({ key: name, column, upper: model.upper[column] ?? 0, rank: 1 });
+    counts.push({ key: name, columns: [column], upper: upper(column), rank: 1 });
     for (const [c, one] of takers ?? []) {
-      counts.push({ key: `${name} ${c}`, column: one, upper: model.upper[one] ?? 0, rank: 0 });
+      counts.push({ key: `${name} ${c}`, columns: [one], upper: upper(one), rank: 0 });
     }
     const like = alike.find((some) => days.every((d) => some.includes(d))) ?? days;
     for (const [key, rank] of [
@@ -104,44 +102,11 @@ function withCounts(
       groups.set(key, group);
     }
   }
-  const sums = [...groups].flatMap(([key, { columns, rank }]) =>
-    columns.length > 1 ? [{ key, columns, rank }] : [],
-  );
-  const first = model.cost.length;
-  const uppers = sums.map(({ columns }) =>
-    columns.reduce((sum, one) => sum + (model.upper[one] ?? 0), 0),
-  );
-  sums.forEach(({ key, rank }, i) =>
-    counts.push({ key, column: first + i, upper: uppers[i] ?? 0, rank }),
-  );
-  const more = sums.map(({ columns }, i): Term[] => [
-    [first + i, -1],
-    ...columns.map((column): Term => [column, 1]),
-  ]);
-  return { counts, model: enlarged(model, uppers, more) };
-}
-
-/** A model with more columns that are worth nothing, and rows that are to be 0. */
-function enlarged(
-  model: MarkedModel,
-  uppers: readonly number[],
-  rows: readonly Term[][],
-): MarkedModel {
-  const terms = rows.flat();
-  let end = model.columns.length;
-  const zeros = rows.map(() => 0);
-  return {
-    ...model,
-    cost: Float64Array.from([...model.cost, ...uppers.map(() => 0)]),
-    lower: Float64Array.from([...model.lower, ...uppers.map(() => 0)]),
-    upper: Float64Array.from([...model.upper, ...uppers]),
-    whole: Uint8Array.from([...model.whole, ...uppers.map(() => 0)]),
-    rowLower: Float64Array.from([...model.rowLower, ...zeros]),
-    rowUpper: Float64Array.from([...model.rowUpper, ...zeros]),
-    starts: Int32Array.from([...model.starts, ...rows.map((row) => (end += row.length))]),
-    columns: Int32Array.from([...model.columns, ...terms.map(([column]) => column)]),
-    values: Float64Array.from([...model.values, ...terms.map(([, value]) => value)]),
-  };
+  for (const [key, { columns, rank }] of groups) {
+    const most = columns.reduce((sum, one) => sum + upper(one), 0);
+    if (columns.length > 1) counts.push({ key, columns, upper: most, rank });
+  }
+  return counts;
 }
 
 /** The relaxation with all its rows: those that were left out come in as they are broken. */
@@ -188,10 +153,24 @@ function search(
   { learnt, left, isLow, tell, found }: BranchOptions,
 ): void {
   let current: Fixed = [];
+  /** By count of several columns: its row, once it was divided by. */
+  const rows = new Map<number, number>();
+  const hold = (index: number, lower: number, upper: number): void => {
+    const { columns } = counts[index] as Count;
+    const [only, ...more] = columns as [number, ...number[]];
+    if (more.length === 0) {
+      relaxation.setBounds(only, lower, upper);
+      return;
+    }
+    const terms = columns.map((column): Term => [column, 1]);
+    const row = rows.get(index) ?? relaxation.addRow(terms, upper);
+    rows.set(index, row);
+    relaxation.setRow(row, lower, upper);
+  };
 
   const nodeOf = ({ worth, values }: Relaxed, fixed: Fixed, most: number): Node => {
-    const broken = counts.flatMap(({ column }, i): [number, number][] => {
-      const value = values[column] ?? 0;
+    const broken = counts.flatMap(({ columns }, i): [number, number][] => {
+      const value = columns.reduce((sum, one) => sum + (values[one] ?? 0), 0);
       return Math.abs(value - Math.round(value)) > WHOLE ? [[i, value]] : [];
     });
     return {
@@ -207,31 +186,26 @@ function search(
   /** One side of a node, null where it holds no week; undefined where time ran out. */
   const sideOf = (
     node: Node,
-    column: number,
+    index: number,
     lower: number,
     upper: number,
   ): Node | null | undefined => {
-    const fixed: Fixed = [...node.fixed.filter((one) => one[0] !== column), [column, lower, upper]];
-    for (const [one] of current) {
-      const count = byColumn.get(one);
-      if (count) relaxation.setBounds(one, 0, count.upper);
-    }
-    for (const one of fixed) relaxation.setBounds(...one);
+    const fixed: Fixed = [...node.fixed.filter((one) => one[0] !== index), [index, lower, upper]];
+    for (const [one] of current) hold(one, 0, (counts[one] as Count).upper);
+    for (const one of fixed) hold(...one);
     current = fixed;
     relaxation.comeBack(node.standing);
     const solved = solve();
     if (solved === null) return undefined;
     return solved.worth === -Infinity ? null : nodeOf(solved, fixed, node.bound);
   };
-  const byColumn = new Map(counts.map((count) => [count.column, count]));
-
   /** Both sides of a node divided by a count, and what was learnt; null where time ran out. */
   const divide = (node: Node, index: number, value: number): (Node | null)[] | null => {
-    const { column, upper } = counts[index] as Count;
-    const [, low, high] = node.fixed.find((one) => one[0] === column) ?? [column, 0, upper];
-    const below = sideOf(node, column, low, Math.floor(value));
+    const { upper } = counts[index] as Count;
+    const [, low, high] = node.fixed.find((one) => one[0] === index) ?? [index, 0, upper];
+    const below = sideOf(node, index, low, Math.floor(value));
     if (below === undefined) return null;
-    const above = sideOf(node, column, Math.ceil(value), high);
+    const above = sideOf(node, index, Math.ceil(value), high);
     if (above === undefined) return null;
     const loss = (side: Node | null): number =>
       side ? Math.min(EMPTY_SIDE, node.bound - side.bound) : EMPTY_SIDE;

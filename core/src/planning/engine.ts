@@ -20,8 +20,9 @@ export interface Relaxation {
   /** Null where time ran out. */
   solve(seconds: number): Relaxed | null;
   setBounds(column: number, lower: number, upper: number): void;
-  /** Adds Σ terms ≤ upper. */
-  addRow(terms: readonly Term[], upper: number): void;
+  /** Adds Σ terms ≤ upper, and says the index of the row. */
+  addRow(terms: readonly Term[], upper: number): number;
+  setRow(row: number, lower: number, upper: number): void;
   /** Where it stands, to come back to. */
   standing(): unknown;
   comeBack(standing: unknown): void;

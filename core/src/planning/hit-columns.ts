@@ -67,7 +67,7 @@ export function hitAndStrandColumns(
     for (const [strand, terms] of firsts) {
       if (room.strands[c]?.has(strand)) continue;
       const touches = builder.column(0, 1, false);
-      builder.row(-Infinity, [[touches, 1], ...terms], 0);
+      builder.rare([[touches, 1], ...terms], 0);
       reached.push([touches, 1]);
     }
     const short = builder.column(-STRAND_SHORT, missing, false);

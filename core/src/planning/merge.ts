@@ -1,11 +1,14 @@
-import { dayClasses } from './classes.js';
+import { branch } from './branch.js';
+import { dayClasses, singleDays } from './classes.js';
 import type { Engine } from './engine.js';
 import type { Card, WeekProblem } from './problem.js';
 import type { Room } from './rules.js';
-import { solveDays } from './solve-days.js';
+import { cardsOf } from './solve-days.js';
+import { valueOf } from './value.js';
+import { weekModel } from './week-model.js';
 
-/** Relative gap at which the best of what some plans hold together is found. */
-const MERGE_GAP = 1e-4;
+/** What a plan must be worth more to be better. */
+const NO_BETTER = 1e-6;
 
 /**
  * The best plan with no card on a day on which none of some plans has it, whoever takes part: good
@@ -13,13 +16,14 @@ const MERGE_GAP = 1e-4;
  * of solutions; Blum, Pinacho, Lopez-Ibanez and Lozano 2016, from memory).
  * @param plans the best first
  * @param seconds at most
+ * @returns null where none is better than the best of them, or time ran out
  */
 export function merged(
   problem: WeekProblem,
   room: Room,
   engine: Engine,
   plans: readonly (readonly Card[])[],
-  seconds: { readonly most: number; readonly left: () => number },
+  { seconds, left }: { readonly seconds: number; readonly left: () => number },
 ): readonly Card[] | null {
   const alike = dayClasses(problem, room);
   const held = problem.days.map(() => new Set<number>());
@@ -36,12 +40,18 @@ export function merged(
       ),
     })),
   };
-  return solveDays(problem, few, engine, {
-    gap: MERGE_GAP,
-    seconds: Math.min(seconds.most, seconds.left()),
-    left: seconds.left,
-    start: plans[0] ?? [],
-  }).cards;
+  const best = valueOf(problem, [...problem.fixed, ...(plans[0] ?? [])]);
+  const end = left() - seconds;
+  const full = weekModel(problem, few, singleDays(problem));
+  let found: readonly Card[] | null = null;
+  branch(problem, engine, full, alike, {
+    learnt: new Map(),
+    left: () => left() - Math.max(0, end),
+    isLow: (bound) => bound <= best + NO_BETTER,
+    tell: () => undefined,
+    found: (values) => (found = cardsOf(problem, few, full, values)),
+  });
+  return found;
 }
 
 /**

@@ -40,15 +40,16 @@ const RESERVE = 0.1;
 const HOT = 0.35;
 const WARM = 0.22;
 /** What part of the time a pass takes. */
-const PASS = 0.06;
+const PASS = 0.03;
 const LEAST_PASS_S = 0.15;
 /** Warm passes of a plan from the beginning, and of the best plan after each merging. */
 const PASSES = 2;
 const PASSES_AGAIN = 1;
 /** What part of the time a merging may take at most, and may not leave or pass for as many plans. */
 const MERGE = 0.2;
-const SHORT_MERGE = 0.03;
-const LONG_MERGE = 0.08;
+const SHORT_MERGE = 0.06;
+const LONG_MERGE = 0.15;
+const MERGED = 6;
 const MOST_MERGED = 8;
 /** So many rounds that bring nothing end the search. */
 const MOST_BARREN = 5;
@@ -192,7 +193,7 @@ function search(planning: Planning, left: () => number): void {
   planning.take(pass(begun, HOT), 'better');
   better(PASSES);
   const others: (readonly Card[])[] = [];
-  let many = 2;
+  let many = MERGED;
   for (let barren = 0; barren < MOST_BARREN && goOn();) {
     let other = pass(begun, HOT);
     for (let i = 0; i < PASSES && goOn(); i++) other = pass(other, WARM);
@@ -201,7 +202,7 @@ function search(planning: Planning, left: () => number): void {
     if (!goOn()) break;
     const at = now();
     const plans = [cards(), ...others.slice(-many)];
-    const found = merged(problem, room, engine, plans, { most: MERGE * all, left });
+    const found = merged(problem, room, engine, plans, { seconds: MERGE * all, left });
     if (found) isBetter = planning.take(found, 'better') || isBetter;
     const took = (now() - at) / all;
     if (took < SHORT_MERGE) many = Math.min(MOST_MERGED, many + 1);

@@ -135,7 +135,7 @@ export function weekModel(
       const d = (classes[one.at] as DayClass)[0] as number;
       const next = some.find((other) => classes[other.at]?.[0] === d + 1);
       if (next && isNextDay(problem, d))
-        atMost(
+        builder.rare(
           [
             [one.column, 1],
             [next.column, 1],
@@ -220,8 +220,7 @@ function messRows(
     if (messy.length === 0 && !stands) return null;
     const column = builder.column(0, 1, false);
     for (const { column: one } of messy)
-      builder.row(
-        -Infinity,
+      builder.rare(
         [
           [one, 1],
           [column, -1],

@@ -65,8 +65,9 @@ function relaxationOf(highs: Highs, linear: LinearModel): Relaxation {
       const indices = Int32Array.from(terms, ([column]) => column);
       const values = Float64Array.from(terms, ([, value]) => value);
       model.addRow(-highs.infinity, upper, { indices, values });
-      rows++;
+      return rows++;
     },
+    setRow: (row, lower, upper) => void model.changeRowBounds(row, lower, upper),
     standing: () => model.getBasis(),
     comeBack(standing) {
       const { colStatus, rowStatus } = standing as BasisInput;

@@ -105,7 +105,7 @@ describe('the plan of a week', () => {
     }
   });
 
-  it('merged from others is the best of what they hold, and breaks no rule', () => {
+  it('merged from others is worth more than each of them, and breaks no rule', () => {
     let better = 0;
     for (let seed = 1; seed <= 12; seed++) {
       const attendance = ATTENDANCE[seed % 3]!;
@@ -114,16 +114,12 @@ describe('the plan of a week', () => {
       const plans = [1, 2, 3]
         .map((one) => annealFrom(problem, [], { steps: 3000, seed: one }))
         .sort((x, y) => valueOf(problem, y) - valueOf(problem, x));
-      const found = merged(problem, room, engine, plans, { most: 20, left: () => 60 })!;
+      const best = worthOf(problem, plans[0]!);
+      const found = merged(problem, room, engine, plans, { seconds: 20, left: () => 60 });
+      if (!found) continue;
+      better++;
       expect(brokenRules(problem, found)).withContext(`seed ${seed}`).toEqual([]);
-      const [worth, best] = [found, plans[0]!].map((one) => worthOf(problem, one)) as [
-        number,
-        number,
-      ];
-      expect(worth)
-        .withContext(`seed ${seed}`)
-        .toBeGreaterThanOrEqual(best - 2e-4 * best);
-      if (worth > best + 1e-6) better++;
+      expect(worthOf(problem, found)).withContext(`seed ${seed}`).toBeGreaterThan(best);
       const held = new Set(plans.flat().map((card) => card.activity));
       expect(found.every((card) => held.has(card.activity))).toBeTrue();
     }
