@@ -58,3 +58,20 @@ export function momentsForDay(
   };
   return place(0) ? chosen : null;
 }
+
+/** Says whether all that stands on a day has a moment, and remembers it. */
+export function momentsRemembered(
+  problem: WeekProblem,
+  room: Room,
+): (d: number, activities: readonly number[]) => boolean {
+  const known = problem.days.map(() => new Map<string, boolean>());
+  return (d, activities) => {
+    const here = [...activities].sort((a, b) => a - b);
+    const key = here.join();
+    const seen = known[d]?.get(key);
+    if (seen !== undefined) return seen;
+    const has = momentsForDay(problem, room, d, here) !== null;
+    known[d]?.set(key, has);
+    return has;
+  };
+}

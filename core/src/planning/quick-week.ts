@@ -1,7 +1,7 @@
 import type { Random } from '../numbers/index.js';
 import type { Band } from '../vocabulary/index.js';
 import type { Slot } from './board.js';
-import { momentsForDay } from './moments.js';
+import { momentsRemembered } from './moments.js';
 import type { WeekProblem } from './problem.js';
 import { type Room, besideDay, takersFor, termsOn } from './rules.js';
 import { tallyFor } from './tally.js';
@@ -40,7 +40,6 @@ export function quickWeek(problem: WeekProblem, room: Room, random: Random) {
   const sizes = new Int32Array(activities.length * many);
   const takers = new Int32Array(activities.length * many * count);
   const isIn = new Uint8Array(activities.length * many * count);
-  /** By activity and day: 1 where there is a card. */
   const stands = new Uint8Array(activities.length * many);
   /** By day and band. */
   const cards = days.flatMap(() => BAND_ORDER.map((): number[] => []));
@@ -54,7 +53,7 @@ export function quickWeek(problem: WeekProblem, room: Room, random: Random) {
   const gains = new Float64Array(count);
   const losses = new Float64Array(count);
   const leaves = new Int32Array(count);
-  const known = days.map(() => new Map<string, boolean>());
+  const have = momentsRemembered(problem, room);
 
   /** Things used up by so many cards and children of an activity; less than none gives them back. */
   function use(a: number, cards: number, children: number): void {
@@ -207,11 +206,9 @@ export function quickWeek(problem: WeekProblem, room: Room, random: Random) {
   }
 
   /**
-   * No exchange of one activity for another on a day gains more, whoever takes part: a child gains
-   * no more by another card than by one more card, and loses by an old one no less than what only
-   * that one meets.
+   * No exchange on a day gains more, whoever takes part: by another card a child gains no more than
+   * by one more, less what only the old one meets.
    * @param old the activity that goes; -1 where none does
-   * @param isFromAll true where children may come from other tables
    */
   function mostGained(a: number, d: number, old: number, isFromAll: boolean): number {
     const seats = most[a * many + d] as number;
@@ -307,15 +304,7 @@ export function quickWeek(problem: WeekProblem, room: Room, random: Random) {
   }
 
   /** True where each card of a day has a moment. */
-  function hasMoments(d: number): boolean {
-    const here = [0, 1, 2].flatMap((band) => cards[d * 3 + band] ?? []).sort((a, b) => a - b);
-    const key = here.join();
-    const seen = known[d]?.get(key);
-    if (seen !== undefined) return seen;
-    const has = momentsForDay(problem, room, d, here) !== null;
-    known[d]?.set(key, has);
-    return has;
-  }
+  const hasMoments = (d: number): boolean => have(d, cards.slice(d * 3, d * 3 + 3).flat());
 
   return {
     tally,
