@@ -13,8 +13,10 @@ const COLD = 0.01;
 /** After so many steps the temperature and the clock are looked at. */
 const STEPS_A_LOOK = 256;
 /** Part of the steps that change who takes part, and that put a card on another day. */
-const FOR_TAKERS = 0.25;
+const FOR_TAKERS = 0.4;
 const FOR_DAYS = 0.35;
+/** Part of the steps that are at the tables: what is woven in and set out is soon the best beside them. */
+const FOR_TABLES = 0.7;
 /** Part of the new table cards that take children from other tables. */
 const FROM_ALL = 0.5;
 const TABLE = BAND_ORDER.indexOf('table');
@@ -51,8 +53,12 @@ export function annealFrom(
   );
   const bands = [0, 1, 2].filter((band) => (inBand[band] ?? []).length > 0);
   if (bands.length === 0) return cards;
+  const tables = bands.filter((band) => band === TABLE);
+  const others = bands.filter((band) => band !== TABLE);
   const pick = (list: ArrayLike<number>): number =>
     list[Math.floor(random() * list.length)] as number;
+  const pickBand = (): number =>
+    pick(others.length === 0 || (tables.length > 0 && random() < FOR_TABLES) ? tables : others);
   const [mine, theirs] = [0, 1].map(() => new Int32Array(problem.children.length)) as [
     Int32Array,
     Int32Array,
@@ -68,7 +74,7 @@ export function annealFrom(
   /** Another activity in a place of a day, or one more where there is room. */
   function exchange(): void {
     const d = pick(open);
-    const band = pick(bands);
+    const band = pickBand();
     const here = week.cards(d, band);
     const isFull = here.length >= week.places(d, band);
     const old = here.length > 0 && (isFull || random() < 0.5) ? pick(here) : -1;
@@ -124,7 +130,7 @@ export function annealFrom(
   function shift(): void {
     const [d, e] = [pick(open), pick(open)];
     if (d === e) return;
-    const band = pick(bands);
+    const band = pickBand();
     const here = week.cards(d, band);
     if (here.length === 0) return;
     const a = pick(here);
@@ -164,7 +170,7 @@ export function annealFrom(
   /** One child in a group for another, or one more; at the table from another group. */
   function regroup(): void {
     const d = pick(open);
-    const band = pick(bands);
+    const band = pickBand();
     const here = week.cards(d, band);
     if (here.length === 0) return;
     const a = pick(here);

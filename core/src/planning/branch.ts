@@ -49,8 +49,10 @@ export interface BranchOptions {
   /** True where the bound is low enough. */
   readonly isLow: (bound: number) => boolean;
   readonly tell: (bound: number) => void;
-  /** Called with whole columns that no other week of the model exceeds. */
+  /** Called with whole columns that no other week of the model exceeds, and with those of a dive. */
   readonly found: (values: ArrayLike<number>) => void;
+  /** Whether a week is looked for straight down, before any dividing. */
+  readonly dive?: boolean;
 }
 
 /**
@@ -150,7 +152,7 @@ function search(
   counts: readonly Count[],
   constant: number,
   root: Relaxed,
-  { learnt, left, isLow, tell, found }: BranchOptions,
+  { learnt, left, isLow, tell, found, dive = false }: BranchOptions,
 ): void {
   let current: Fixed = [];
   /** By count of several columns: its row, once it was divided by. */
@@ -221,6 +223,33 @@ function search(
     return Math.max(down * part, 1e-6) * Math.max(up * (1 - part), 1e-6);
   };
 
+  /**
+   * Makes the count that is nearest to whole wholly so, again and again, or the other way round where
+   * no week is left that way; what is whole in the end is a good week where the relaxation is close
+   * to one (diving; Berthold 2006, from memory).
+   */
+  const straightDown = (begin: Node): void => {
+    const offWhole = ([, value]: readonly [number, number]): number =>
+      Math.abs(value - Math.round(value));
+    let node: Node | null | undefined = begin;
+    while (node && !node.values) {
+      const broken: Node['broken'] = topBroken(node);
+      const [index, value] = broken.reduce((x, y) => (offWhole(y) < offWhole(x) ? y : x));
+      const near = Math.round(value);
+      const far = near > value ? Math.floor(value) : Math.ceil(value);
+      const next: Node | null | undefined = sideOf(node, index, near, near);
+      node = next === null ? sideOf(node, index, far, far) : next;
+    }
+    if (node?.values) found(node.values);
+  };
+  /** Counts that are not whole, of those that are branched on first. */
+  const topBroken = ({ broken }: Node): Node['broken'] => {
+    const rankOf = ([i]: readonly [number, number]): number => (counts[i] as Count).rank;
+    const rank = Math.max(...broken.map(rankOf));
+    return broken.filter((one) => rankOf(one) === rank);
+  };
+
+  if (dive) straightDown(open[0] as Node);
   while (left() > 0) {
     let top = -1;
     open.forEach((node, i) => {
@@ -238,8 +267,7 @@ function search(
       found(node.values);
       return;
     }
-    const rank = Math.max(...node.broken.map(([i]) => (counts[i] as Count).rank));
-    const some = node.broken.filter(([i]) => (counts[i] as Count).rank === rank);
+    const some = topBroken(node);
     const nearHalf = (value: number): number => Math.abs(value - Math.floor(value) - 0.5);
     const fresh = some
       .filter(([i]) => !isKnown(i))

@@ -40,10 +40,10 @@ const RESERVE = 0.1;
 const HOT = 0.35;
 const WARM = 0.22;
 /** What part of the time a pass takes. */
-const PASS = 0.03;
+const PASS = 0.06;
 const LEAST_PASS_S = 0.15;
 /** Warm passes of a plan from the beginning, and of the best plan after each merging. */
-const PASSES = 2;
+const PASSES = 1;
 const PASSES_AGAIN = 1;
 /** What part of the time a merging may take at most, and may not leave or pass for as many plans. */
 const MERGE = 0.2;
@@ -253,8 +253,19 @@ function prove(planning: Planning): void {
   const alike = dayClasses(problem, room);
   const days = singleDays(problem);
   const learnt: Learnt = new Map();
-  const lowerWith = (full: WeekModel, found: (values: ArrayLike<number>) => void): void =>
-    branch(problem, engine, full, alike, { learnt, left, isLow, tell: planning.lower, found });
+  const lowerWith = (
+    full: WeekModel,
+    found: (values: ArrayLike<number>) => void,
+    dive = false,
+  ): void =>
+    branch(problem, engine, full, alike, {
+      learnt,
+      left,
+      isLow,
+      tell: planning.lower,
+      found,
+      dive,
+    });
   if (alike.length <= FEW_KINDS && alike.length < days.length) {
     const coarse = weekModel(problem, room, alike);
     lowerWith(coarse, (values) => {
@@ -275,10 +286,12 @@ function prove(planning: Planning): void {
   }
   if (planning.isDone()) return;
   const full = weekModel(problem, room, days);
-  lowerWith(full, (values) => {
+  const take = (values: ArrayLike<number>): void => {
     const cards = cardsOf(problem, room, full, values);
     if (cards) planning.take(cards, 'proof');
-  });
+  };
+  // Where all days differ, a dive ends beside the best.
+  lowerWith(full, take, alike.length < days.length);
 }
 
 /** The week with no more activities on alike days than a solution without single days gives them. */
