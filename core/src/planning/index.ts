@@ -22,6 +22,7 @@ export * from './words.js';
 export type { Engine, Relaxation, Solved } from './engine.js';
 export type { LinearModel, Term } from './linear-model.js';
 export { branch } from './branch.js';
+export { cardsOf } from './solve-days.js';
 export { lazyRows } from './lazy-rows.js';
 export { merged } from './merge.js';
 export { quickWeek } from './quick-week.js';

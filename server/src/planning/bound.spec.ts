@@ -3,6 +3,7 @@ import {
   type Term,
   boundWeek,
   branch,
+  cardsOf,
   dayClasses,
   lazyRows,
   minuteRows,
@@ -87,6 +88,35 @@ describe('the bound on what a week can be worth', () => {
       if (proof.bound! - best < 0.001 * best) proven++;
     }
     expect(proven).toBeGreaterThan(5);
+  });
+
+  it('begins with a week found straight down, where days are alike', () => {
+    let close = 0;
+    for (let seed = 1; seed <= 8; seed++) {
+      const problem = libraryWeek({ seed, children: 6, activities: 60, attendance: 'simple' });
+      const room = roomLeft(problem);
+      const full = weekModel(problem, room, singleDays(problem));
+      let worth = -Infinity;
+      let bound = Infinity;
+      branch(problem, engine, full, dayClasses(problem, room), {
+        learnt: new Map(),
+        left: () => (worth > -Infinity ? 0 : 5),
+        isLow: () => false,
+        tell: (to) => (bound = Math.min(bound, to)),
+        found: (values) => {
+          const cards = cardsOf(problem, room, full, values);
+          if (!cards) return;
+          expect(brokenRules(problem, cards)).withContext(`seed ${seed}`).toEqual([]);
+          worth = worthOf(problem, cards);
+        },
+        dive: true,
+      });
+      expect(worth)
+        .withContext(`seed ${seed}`)
+        .toBeLessThanOrEqual(bound + 1e-6);
+      if (worth > 0.99 * bound) close++;
+    }
+    expect(close).toBeGreaterThan(4);
   });
 
   it('is the same where rare rows come in only as they are broken', () => {
