@@ -2,10 +2,13 @@
 import { writeFileSync } from 'node:fs';
 import { cpus } from 'node:os';
 import { join } from 'node:path';
+import { chromium } from './lib/chromium.mjs';
 import { ROOT, build, install, main, run, say, bin } from './lib/steps.mjs';
 
 await main(async () => {
   install();
+  // Pages are looked at too: a browser that is missing is missed now, not after minutes.
+  process.env.CHROME_BIN = chromium();
   build();
   const all = {
     transfer: async () => (await import('../bench/transfer.mjs')).transfer(),
