@@ -290,7 +290,7 @@ function prove(planning: Planning): void {
     const cards = cardsOf(problem, room, full, values);
     if (cards) planning.take(cards, 'proof');
   };
-  // Where all days differ, a dive ends beside the best.
+  // Where no two days are alike, a dive ends too far from the best.
   lowerWith(full, take, alike.length < days.length);
 }
 
