@@ -249,7 +249,8 @@ function search(
     return broken.filter((one) => rankOf(one) === rank);
   };
 
-  if (dive) straightDown(open[0] as Node);
+  const whole = open[0] as Node;
+  if (dive && !isLow(whole.bound)) straightDown(whole);
   while (left() > 0) {
     let top = -1;
     open.forEach((node, i) => {

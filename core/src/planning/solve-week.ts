@@ -42,9 +42,6 @@ const WARM = 0.22;
 /** What part of the time a pass takes. */
 const PASS = 0.06;
 const LEAST_PASS_S = 0.15;
-/** Warm passes of a plan from the beginning, and of the best plan after each merging. */
-const PASSES = 1;
-const PASSES_AGAIN = 1;
 /** What part of the time a merging may take at most, and may not leave or pass for as many plans. */
 const MERGE = 0.2;
 const SHORT_MERGE = 0.06;
@@ -184,19 +181,13 @@ function search(planning: Planning, left: () => number): void {
     const spent = (): number => (goOn() ? (now() - at) / longest : 1);
     return annealFrom(problem, from, { steps: Infinity, spent, hot, seed: seed++ }, room);
   };
-  const better = (passes: number): boolean => {
-    let isBetter = false;
-    for (let i = 0; i < passes && goOn(); i++)
-      isBetter = planning.take(pass(cards(), WARM), 'better') || isBetter;
-    return isBetter;
-  };
+  const better = (): boolean => goOn() && planning.take(pass(cards(), WARM), 'better');
   planning.take(pass(begun, HOT), 'better');
-  better(PASSES);
+  better();
   const others: (readonly Card[])[] = [];
   let many = MERGED;
   for (let barren = 0; barren < MOST_BARREN && goOn();) {
-    let other = pass(begun, HOT);
-    for (let i = 0; i < PASSES && goOn(); i++) other = pass(other, WARM);
+    const other = pass(pass(begun, HOT), WARM);
     others.push(other);
     let isBetter = planning.take(other, 'better');
     if (!goOn()) break;
@@ -207,7 +198,7 @@ function search(planning: Planning, left: () => number): void {
     const took = (now() - at) / all;
     if (took < SHORT_MERGE) many = Math.min(MOST_MERGED, many + 1);
     else if (took > LONG_MERGE) many = Math.max(1, many - 1);
-    barren = better(PASSES_AGAIN) || isBetter ? 0 : barren + 1;
+    barren = better() || isBetter ? 0 : barren + 1;
   }
 }
 
@@ -253,22 +244,10 @@ function prove(planning: Planning): void {
   const alike = dayClasses(problem, room);
   const days = singleDays(problem);
   const learnt: Learnt = new Map();
-  const lowerWith = (
-    full: WeekModel,
-    found: (values: ArrayLike<number>) => void,
-    dive = false,
-  ): void =>
-    branch(problem, engine, full, alike, {
-      learnt,
-      left,
-      isLow,
-      tell: planning.lower,
-      found,
-      dive,
-    });
+  const lowering = { learnt, left, isLow, tell: planning.lower };
   if (alike.length <= FEW_KINDS && alike.length < days.length) {
     const coarse = weekModel(problem, room, alike);
-    lowerWith(coarse, (values) => {
+    const complete = (values: ArrayLike<number>): void => {
       const near = within(problem, coarse, alike, values);
       const full = weekModel(near, room, days);
       const until = left() * (1 - FOR_DAYS);
@@ -282,16 +261,18 @@ function prove(planning: Planning): void {
           if (cards) planning.take(cards, 'better');
         },
       });
-    });
+    };
+    branch(problem, engine, coarse, alike, { ...lowering, found: complete });
   }
   if (planning.isDone()) return;
   const full = weekModel(problem, room, days);
-  const take = (values: ArrayLike<number>): void => {
+  const found = (values: ArrayLike<number>): void => {
     const cards = cardsOf(problem, room, full, values);
     if (cards) planning.take(cards, 'proof');
   };
   // Where no two days are alike, a dive ends too far from the best.
-  lowerWith(full, take, alike.length < days.length);
+  const dive = alike.length < days.length;
+  branch(problem, engine, full, alike, { ...lowering, found, dive });
 }
 
 /** The week with no more activities on alike days than a solution without single days gives them. */
