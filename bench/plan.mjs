@@ -2,11 +2,12 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { chromium as browser } from '@playwright/test';
+import { chromium } from '@playwright/test';
 import { gapOf, greedyPlan, valueOf } from '../core/dist/planning/index.js';
 import { makePlanner } from '../server/dist/planning/planner.js';
 import { libraryWeek } from '../server/dist/testing/library-weeks.js';
 import { inventedWeek } from '../server/dist/testing/weeks.js';
+import { CHROMIUM_FLAGS, chromium as findChromium } from '../scripts/lib/chromium.mjs';
 import { startServer } from '../scripts/lib/steps.mjs';
 import { median, table } from './lib.mjs';
 
@@ -155,9 +156,9 @@ async function beside() {
 
 /** The longest task of the page while a week of twelve children is planned on screen, in ms. */
 async function longTasks(url) {
-  const chrome = await browser.launch({
-    executablePath: process.env.CHROME_BIN ?? '/usr/bin/chromium',
-    args: ['--no-sandbox', '--disable-gpu', '--disable-quic'],
+  const chrome = await chromium.launch({
+    executablePath: findChromium(),
+    args: CHROMIUM_FLAGS,
   });
   try {
     const page = await chrome.newPage({

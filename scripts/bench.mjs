@@ -8,7 +8,7 @@ import { ROOT, build, install, main, run, say, bin } from './lib/steps.mjs';
 await main(async () => {
   install();
   // Pages are looked at too: a browser that is missing is missed now, not after minutes.
-  process.env.CHROME_BIN = chromium();
+  chromium();
   build();
   const all = {
     transfer: async () => (await import('../bench/transfer.mjs')).transfer(),
