@@ -137,6 +137,7 @@ export async function serve(options: ServeOptions): Promise<Running> {
     }
     throw error;
   }
+  planner.prepare();
   if (options.keepsBackups) backups.begin(log);
   isCounting = counting.isNeeded(options.databasePath);
   const counted = counting

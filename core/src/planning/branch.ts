@@ -73,9 +73,12 @@ export function branch(
   const counts = countsOf(full, alike);
   const lazy = lazyRows(full.model);
   const relaxation = engine.relax(lazy.model);
-  const solve = (): Relaxed | null => solveWith(relaxation, lazy, options.left);
+  const { left, tell } = options;
+  const solve = (): Relaxed | null => solveWith(relaxation, lazy, left);
+  const solveRoot = (): Relaxed | null =>
+    solveWith(relaxation, lazy, left, (worth) => tell(worth + full.constant));
   try {
-    const root = rootOf(problem, relaxation, solve, full, options);
+    const root = rootOf(problem, relaxation, solveRoot, full, options);
     if (root) search(relaxation, solve, counts, full.constant, root, options);
   } finally {
     relaxation.close();
@@ -111,15 +114,20 @@ function countsOf({ model, choices, classes }: WeekModel, alike: readonly DayCla
   return counts;
 }
 
-/** The relaxation with all its rows: those that were left out come in as they are broken. */
+/**
+ * The relaxation with all its rows: those that were left out come in as they are broken.
+ * @param tell hears what it is worth each time; without some rows no less than with all
+ */
 function solveWith(
   relaxation: Relaxation,
   { broken }: LazyModel,
   left: () => number,
+  tell: (worth: number) => void = () => undefined,
 ): Relaxed | null {
   for (;;) {
     const solved = relaxation.solve(left());
     if (solved === null || solved.worth === -Infinity) return solved;
+    tell(solved.worth);
     const rows = broken(solved.values);
     if (rows.length === 0) return solved;
     for (const { terms, upper } of rows) relaxation.addRow(terms, upper);
@@ -132,12 +140,11 @@ function rootOf(
   relaxation: Relaxation,
   solve: () => Relaxed | null,
   full: WeekModel,
-  { isLow, tell }: BranchOptions,
+  { isLow }: BranchOptions,
 ): Relaxed | null {
   let root = solve();
   for (let round = 0; root !== null; round++) {
     const bound = root.worth + full.constant;
-    tell(bound);
     const cuts = round < MOST_CUT_ROUNDS ? batchCuts(problem, full, root.values) : [];
     if (isLow(bound) || cuts.length === 0) break;
     for (const { terms, upper } of cuts) relaxation.addRow(terms, upper);

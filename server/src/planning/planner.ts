@@ -1,8 +1,8 @@
 import { randomUUID } from 'node:crypto';
-import { readFile } from 'node:fs/promises';
-import { Worker } from 'node:worker_threads';
 import { GOOD_ENOUGH, type PlanProgress, gapOf } from '@gumo/core/planning';
 import { Problem } from '../problems.js';
+import { goLastInLine } from './last-in-line.js';
+import { makeThreads } from './threads.js';
 import type { Share, Work } from './worker.js';
 
 /** A plan in the making, in two threads: one looks for better plans, one for the proof. */
@@ -34,12 +34,15 @@ export interface Planner {
   find(id: string): Job | null;
   /** Begins and waits. @throws Problem 409, 503 */
   run(of: string, work: Work): Promise<PlanProgress>;
+  /** Lets the threads stand ready, so that the first plan begins as soon as later ones. */
+  prepare(): void;
   /** Ends what is running, for a clean stop; nothing is kept of it. */
   close(): Promise<void>;
 }
 
-const FILE = new URL('./worker.js', import.meta.url);
 const HALVES = ['search', 'bound'] as const;
+/** News of the same stage are told no faster than this. */
+const TELL_EVERY_MS = 250;
 const STAGES = ['first', 'better', 'proof'] as const;
 
 /**
@@ -61,37 +64,32 @@ function together(
   };
 }
 
-/** As the platform has it; the types of Node leave it out. */
-declare const WebAssembly: { compile(bytes: Uint8Array): Promise<object> };
-
-/**
- * The solver's program, compiled once and held, so that the threads of each plan find it ready and
- * as fast as the last one left it. Without it they compile it themselves.
- */
-const compiled = readFile(new URL(import.meta.resolve('highs/runtime')))
-  .then((bytes) => WebAssembly.compile(bytes))
-  .catch(() => null);
-
 export function makePlanner(): Planner {
-  let current: { job: Job; workers: readonly Worker[] } | null = null;
+  const threads = makeThreads(HALVES.length);
+  let current: Job | null = null;
 
   function begin(of: string, work: Work): Job {
     if (current) {
       throw new Problem(409, 'A plan is being made already: wait for it, or stop it first.');
     }
-    const workers: Worker[] = [];
+    const stops: (() => void)[] = [];
+    const backInLine = goLastInLine();
     const begun = performance.now();
     const listeners = new Set<(news: JobNews) => void>();
     let best: PlanProgress | null = null;
     let isOver = false;
+    let toldAt = -Infinity;
+    let later: NodeJS.Timeout | undefined;
     const tell = (news: JobNews): void => listeners.forEach((listener) => listener(news));
     const end = (news: JobNews): void => {
       if (isOver) return;
       isOver = true;
       current = null;
+      clearTimeout(later);
+      backInLine();
       tell(news);
       listeners.clear();
-      for (const worker of workers) void worker.terminate();
+      for (const stop of stops) stop();
     };
     const job: Job = {
       id: randomUUID(),
@@ -110,47 +108,54 @@ export function makePlanner(): Planner {
       },
       cancel: () => end({ what: 'ended', why: 'cancelled' }),
     };
-    let running = HALVES.length;
+    let running: number = HALVES.length;
     const heard: Partial<Record<Share['half'], PlanProgress>> = {};
+    const tellBest = (): void => {
+      clearTimeout(later);
+      toldAt = performance.now();
+      if (best) tell({ what: 'progress', progress: best });
+    };
     const hear = (): void => {
       if (!heard.search) return;
+      const stage = best?.stage;
       best = together(best, heard.search, heard.bound ?? null);
       const gap = gapOf(best.value, best.bound);
-      if (running > 0 && (gap === null || gap > GOOD_ENOUGH)) {
-        tell({ what: 'progress', progress: best });
+      if (running === 0 || (gap !== null && gap <= GOOD_ENOUGH)) {
+        best = { ...best, stage: 'done' };
+        end({ what: 'done', progress: best });
         return;
       }
-      best = { ...best, stage: 'done' };
-      end({ what: 'done', progress: best });
+      clearTimeout(later);
+      const wait = toldAt + TELL_EVERY_MS - performance.now();
+      if (best.stage !== stage || wait <= 0) tellBest();
+      else later = setTimeout(tellBest, wait);
     };
     const start = (half: Share['half']): void => {
       const seconds = Math.max(0, work.seconds - (performance.now() - begun) / 1000);
       const share: Share = { ...work, seconds, half };
-      const worker = new Worker(FILE, { workerData: share });
-      let isReady = false;
-      workers.push(worker);
-      worker.on('message', (news: PlanProgress) => {
-        // The first plan is there sooner where nothing else runs beside it.
-        if (!heard[half] && half === 'search') start('bound');
-        heard[half] = news;
-        isReady = news.stage === 'done';
-        if (isReady) running--;
-        hear();
+      const stop = threads.run(share, {
+        hear(news) {
+          if (isOver) return;
+          // The first plan is there sooner where nothing else runs beside it.
+          if (!heard[half] && half === 'search') start('bound');
+          heard[half] = news;
+          if (news.stage === 'done') running--;
+          hear();
+        },
+        fail: () => end({ what: 'ended', why: 'failed' }),
       });
-      worker.on('error', () => end({ what: 'ended', why: 'failed' }));
-      worker.on('exit', () => {
-        if (!isReady) end({ what: 'ended', why: 'failed' });
-      });
+      stops.push(stop);
     };
     start('search');
-    current = { job, workers };
+    current = job;
     return job;
   }
 
   return {
     begin,
-    current: () => current?.job ?? null,
-    find: (id) => (current?.job.id === id ? current.job : null),
+    prepare: threads.prepare,
+    current: () => current,
+    find: (id) => (current?.id === id ? current : null),
     run: (of, work) =>
       new Promise((resolve, reject) => {
         begin(of, work).listen((news) => {
@@ -160,11 +165,9 @@ export function makePlanner(): Planner {
           }
         });
       }),
-    async close() {
-      const workers = current?.workers ?? [];
-      current?.job.cancel();
-      await compiled;
-      await Promise.all(workers.map((worker) => worker.terminate()));
+    close() {
+      current?.cancel();
+      return threads.close();
     },
   };
 }

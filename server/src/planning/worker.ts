@@ -1,5 +1,5 @@
 import { constants, setPriority } from 'node:os';
-import { parentPort, workerData } from 'node:worker_threads';
+import { parentPort } from 'node:worker_threads';
 import {
   type PlanProgress,
   type WeekProblem,
@@ -21,34 +21,38 @@ export interface Share extends Work {
   readonly half: 'search' | 'bound';
 }
 
-/** News of the same stage come no faster than this. */
-const TELL_EVERY_S = 0.25;
-
 // On Linux this is for the thread alone: whoever waits for a page or an answer goes first.
 if (process.platform === 'linux') setPriority(constants.priority.PRIORITY_BELOW_NORMAL);
 
-const { problem, seconds, half } = workerData as Share;
-const now = (): number => performance.now() / 1000;
-let told = { stage: '', at: -Infinity };
-
-const end = now() + seconds;
-const isSearch = half === 'search';
-const first = isSearch ? firstPlan(problem) : [];
-if (isSearch) {
-  const value = valueOf(problem, [...problem.fixed, ...first]);
-  const begun: PlanProgress = { stage: 'first', cards: first, value, bound: null };
-  parentPort?.postMessage(begun);
+/** A share to work on, and where it says 1 once nobody wants it any more. */
+export interface Task {
+  readonly share: Share;
+  readonly stop: Int32Array;
 }
 
-(isSearch ? searchWeek : boundWeek)(problem, await highsEngine(), {
-  seconds: Math.max(0, end - now()),
-  first,
-  now,
-  tell: (progress: PlanProgress) => {
-    const { stage } = progress;
-    const isNews = stage !== told.stage;
-    if (stage === 'first' || (!isNews && now() - told.at < TELL_EVERY_S)) return;
-    told = { stage, at: now() };
-    parentPort?.postMessage(progress);
-  },
-});
+const engine = highsEngine();
+/** In seconds, later than any plan ends: what the clock of a share shows once it is stopped. */
+const OVER = 1e9;
+
+async function plan({ share: { problem, seconds, half }, stop }: Task): Promise<void> {
+  const clock = (): number => performance.now() / 1000;
+  const now = (): number => (Atomics.load(stop, 0) === 0 ? clock() : OVER);
+  const tell = (progress: PlanProgress): void => parentPort?.postMessage(progress);
+  const end = clock() + seconds;
+  const isSearch = half === 'search';
+  const first = isSearch ? firstPlan(problem) : [];
+  if (isSearch) {
+    const value = valueOf(problem, [...problem.fixed, ...first]);
+    tell({ stage: 'first', cards: first, value, bound: null });
+  }
+  (isSearch ? searchWeek : boundWeek)(problem, await engine, {
+    seconds: Math.max(0, end - now()),
+    first,
+    now,
+    tell: (progress) => {
+      if (progress.stage !== 'first') tell(progress);
+    },
+  });
+}
+
+parentPort?.on('message', (task: Task) => void plan(task));
