@@ -63,10 +63,11 @@ async function openPlace(page, place, ready) {
 
 async function planWeek(page) {
   await openPlace(page, 'Week', 'gumo-week-card');
+  const kept = page
+    .waitForRequest(/\/plans\/[^/]+\/news/)
+    .then(() => page.waitForResponse(/\/api\/weeks\/[^/]+$/));
   await page.getByRole('button', { name: 'Plan the week' }).click();
-  const use = page.getByRole('button', { name: 'Use it now' });
-  await use.waitFor();
-  await use.waitFor({ state: 'detached', timeout: 30_000 });
+  await kept;
   await page.locator('gumo-week-card.coming').first().waitFor({ state: 'detached' });
 }
 

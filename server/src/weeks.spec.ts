@@ -127,6 +127,24 @@ describe('the week over HTTP', () => {
     );
   });
 
+  it('refuses a week that does not begin on a Monday, and an old version of its sheet', async () => {
+    const tuesday = await week.ask('GET', '/weeks/2026-03-17');
+    expect(problemOf(tuesday).errors[0]).toEqual({ field: 'from', message: 'must be a Monday' });
+    const { sheet } = await week.board();
+    await week.putSheet((one) => ({ ...one, closed: [DAYS[4]!] }));
+    expect((await week.ask('PUT', `/weeks/${MONDAY}`, sheet)).status).toBe(409);
+    const made = { ...sheet, version: 1, worth: { at: '', value: 1, bound: null, pinned: [] } };
+    expect((await week.ask('PUT', `/weeks/${MONDAY}`, made)).status).toBe(400);
+  });
+});
+
+describe('a week that takes long to plan', () => {
+  let week: WeekWorld;
+  beforeEach(async () => {
+    week = await WeekWorld.openLarge();
+  });
+  afterEach(() => week.close());
+
   it('makes one plan at a time; stopped, or cut off by the server’s end, nothing changes', async () => {
     await week.plan({ seconds: 0 });
     const before = (await week.board()).entries;
@@ -163,15 +181,5 @@ describe('the week over HTTP', () => {
     expect(['refused', 'cancelled']).toContain(last.state);
     if (last.state === 'refused') expect(last.message).toMatch(/changed while the plan was made/);
     expect((await week.board()).entries).toEqual(before);
-  });
-
-  it('refuses a week that does not begin on a Monday, and an old version of its sheet', async () => {
-    const tuesday = await week.ask('GET', '/weeks/2026-03-17');
-    expect(problemOf(tuesday).errors[0]).toEqual({ field: 'from', message: 'must be a Monday' });
-    const { sheet } = await week.board();
-    await week.putSheet((one) => ({ ...one, closed: [DAYS[4]!] }));
-    expect((await week.ask('PUT', `/weeks/${MONDAY}`, sheet)).status).toBe(409);
-    const made = { ...sheet, version: 1, worth: { at: '', value: 1, bound: null, pinned: [] } };
-    expect((await week.ask('PUT', `/weeks/${MONDAY}`, made)).status).toBe(400);
   });
 });

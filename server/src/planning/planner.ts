@@ -87,9 +87,9 @@ export function makePlanner(): Planner {
       current = null;
       clearTimeout(later);
       backInLine();
+      for (const stop of stops) stop();
       tell(news);
       listeners.clear();
-      for (const stop of stops) stop();
     };
     const job: Job = {
       id: randomUUID(),

@@ -1,7 +1,10 @@
+import { randomUUID } from 'node:crypto';
+import { fileURLToPath } from 'node:url';
 import type { Child, PlanEntry, WeekSheet } from '@gumo/core/vocabulary';
 import type { PlanNews } from '../planning/week-plans.js';
 import { type Answer, type World, aChild, openWorld } from './world.js';
 
+const DEMO = fileURLToPath(new URL('../../../demo/spindle-cottage.json', import.meta.url));
 /** A week that lies ahead of the household's today. */
 export const MONDAY = '2026-03-16';
 export const DAYS = ['2026-03-16', '2026-03-17', '2026-03-18', '2026-03-19', '2026-03-20'];
@@ -38,6 +41,23 @@ export class WeekWorld {
       (await world.ask('POST', '/children', child)).body;
     const wren = await add(aChild());
     return new WeekWorld(world, wren, await add(aChild({ name: 'Juno', birthDate: '2021-05-01' })));
+  }
+
+  /** The demo's household with every child twice, and none on all days: it takes long to plan. */
+  static async openLarge(): Promise<WeekWorld> {
+    const world = await openWorld(DEMO);
+    const ask = async (method: string, path: string, body?: unknown): Promise<never> =>
+      (await world.ask(method, path, body)).body;
+    const found = (await ask('GET', '/children')) as Child[];
+    const children = [...found];
+    for (const one of found) {
+      children.push(await ask('POST', '/children', { ...one, id: randomUUID(), version: 1 }));
+    }
+    const large = new WeekWorld(world, children[0]!, children[1]!);
+    for (const [i, child] of children.entries()) {
+      for (const step of [2 * i, 3 * i + 1]) await large.away(DAYS[step % DAYS.length]!, child);
+    }
+    return large;
   }
 
   close(): Promise<void> {
