@@ -51,25 +51,39 @@ export interface Prompt extends Candidate {
 const LOWEST_TOP = 3;
 const HALF_RANGE = 5;
 const TOPS = [LOWEST_TOP, HALF_RANGE, 10, 20, 50, 100];
-/** Skills of an activity that can be recorded with the given kinds, in the order of the map. */
-export function skillsFor(activity: Activity, kinds: readonly CaptureKind[]): Skill[] {
-  return matchSkills(activity.skills)
-    .filter((id) => recordable(id, kinds))
-    .map(skillOf);
+/** Remembers what is found of an activity: asked a thousand times for one week, it never changes. */
+function remembered<T>(
+  find: (activity: Activity, kinds: readonly CaptureKind[]) => T,
+): (activity: Activity, kinds: readonly CaptureKind[]) => T {
+  const known = new WeakMap<Activity, Map<string, T>>();
+  return (activity, kinds) => {
+    const some = known.get(activity) ?? new Map<string, T>();
+    const key = kinds.join();
+    const found = some.get(key) ?? find(activity, kinds);
+    known.set(activity, some.set(key, found));
+    return found;
+  };
 }
 
+/** Skills of an activity that can be recorded with the given kinds, in the order of the map. */
+export const skillsFor = remembered((activity, kinds): readonly Skill[] =>
+  matchSkills(activity.skills)
+    .filter((id) => recordable(id, kinds))
+    .map(skillOf),
+);
+
 /** The ranges an activity can be given in, lowest first, as tops. */
-export function topsOf(activity: Activity, kinds: readonly CaptureKind[]): number[] {
+export const topsOf = remembered((activity, kinds): readonly number[] => {
   const skills = skillsFor(activity, kinds);
+  const reach = skills.some((skill) => captureKindOf(skill.id) === 'reach');
   return TOPS.filter((top, i) => {
     const below = TOPS[i - 1] ?? 0;
-    const reach = skills.some((skill) => captureKindOf(skill.id) === 'reach');
     if (top === LOWEST_TOP) {
       return !reach && skills.some((skill) => firstPart(skill).length > 0);
     }
     return skills.some((skill) => skill.to <= top && (skill.to > below || top === HALF_RANGE));
   });
-}
+});
 
 /** Skills of an activity that belong to a range, in the order of the map. */
 export const skillsInRange = (
