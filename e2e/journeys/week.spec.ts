@@ -144,7 +144,7 @@ test('a child who is away changes the groups and what to lay ready', async ({ pa
   await expect(page.locator('.sentence')).toBeVisible();
 });
 
-test('a plan that takes long is stopped half-way', async ({ page, server }) => {
+test('a plan that takes long is stopped half-way, and another is taken as it is', async ({ page, server }) => {
   // Every child twice, and none on all days.
   const ask = async (path: string, data: object): Promise<Child> =>
     (await (await page.request.post(`${server.url}/api${path}`, { data })).json()) as Child;
@@ -166,6 +166,13 @@ test('a plan that takes long is stopped half-way', async ({ page, server }) => {
   await page.getByRole('button', { name: 'Stop, keep the old plan' }).click();
   await expect(page.getByText('The plan is as it was before')).toBeVisible();
   await expect(cards(page)).toHaveCount(0);
+
+  await page.getByRole('button', { name: 'Plan the week' }).click();
+  await expect(page.locator('gumo-week-card.coming').first()).toBeVisible();
+  await page.getByRole('button', { name: 'Use it now' }).click();
+  await expect(page.getByRole('button', { name: 'Use it now' })).toBeHidden();
+  await expect(page.locator('gumo-week-card.coming')).toHaveCount(0);
+  await expect(cards(page)).not.toHaveCount(0);
 });
 
 test('what cannot be planned is said', async ({ page }) => {

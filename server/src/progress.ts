@@ -1,4 +1,4 @@
-import { type ChildState, type Fact, RULES_VERSION, fold, foldAll } from '@gumo/core/evidence';
+import { type ChildState, type Fact, RULES_VERSION, foldAll, foldMore } from '@gumo/core/evidence';
 import type { Child, Policy } from '@gumo/core/vocabulary';
 import type { Store } from './database/store.js';
 
@@ -58,17 +58,15 @@ export function progressIn(store: Store): Progress {
   }
 
   function bringUpToDate(child: Child, known: Held): Held {
-    let { state, upto } = known;
-    let closedDay = false;
-    for (const { seq, fact } of store.facts.after(child.id, upto)) {
-      const next = fold(state, fact);
-      closedDay = !('state' in next);
-      if (!('state' in next)) break;
-      state = next.state;
-      upto = seq;
-    }
-    // Only now, as the database reads one list at a time.
-    return closedDay ? rebuild(child) : { state, upto };
+    let { upto } = known;
+    const facts = function* (): IterableIterator<Fact> {
+      for (const { seq, fact } of store.facts.after(child.id, known.upto)) {
+        upto = seq;
+        yield fact;
+      }
+    };
+    const next = foldMore(known.state, facts());
+    return 'state' in next ? { state: next.state, upto } : rebuild(child);
   }
 
   function* upTo(childId: string, day: string | undefined): IterableIterator<Fact> {

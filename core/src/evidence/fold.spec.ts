@@ -7,7 +7,7 @@ import {
   type Pegs,
   addDays,
 } from '../vocabulary/index.js';
-import { type ChildState, type Fact, emptyState, fold, foldAll } from './fold.js';
+import { type ChildState, type Fact, emptyState, fold, foldAll, foldMore } from './fold.js';
 import { standingOf } from './standing.js';
 import { viewOf } from './conclude.js';
 import { FIRST_LOOK } from './tries.js';
@@ -131,7 +131,25 @@ const history = fc
     });
   });
 
+/** Folds some at once, cut in two wherever `at` says, and from all so far where the fold asks for it. */
+function foldInTwo(facts: readonly Fact[], at: number): ChildState {
+  const cut = Math.round(at * facts.length);
+  const first = foldMore(emptyState(CHILD, 'middle'), facts.slice(0, cut));
+  const begun = 'state' in first ? first.state : foldAll(CHILD, 'middle', facts.slice(0, cut));
+  const second = foldMore(begun, facts.slice(cut));
+  return 'state' in second ? second.state : foldAll(CHILD, 'middle', facts);
+}
+
 describe('the fold', () => {
+  it('gives the same state for many facts at once as for all from the beginning', () => {
+    fc.assert(
+      fc.property(history, fc.float({ min: 0, max: 1, noNaN: true }), (facts, at) => {
+        expect(foldInTwo(facts, at)).toEqual(foldAll(CHILD, 'middle', facts));
+      }),
+      { numRuns: 2000, seed: 8 },
+    );
+  });
+
   it('gives the same state fact by fact as from the beginning, with voids, in any order within a day', () => {
     fc.assert(
       fc.property(history, (facts) => {

@@ -99,10 +99,11 @@ function onDay(
   state: ChildState,
   day: Day,
   before: Core,
-  today: readonly Entry[],
+  entries: readonly Entry[],
 ): { readonly state: ChildState } {
-  const core = replayDay(before, day, today, state.policy);
   const { rules, childId, policy } = state;
+  const today = [...entries].sort(compareEntries);
+  const core = replayDay(before, day, today, policy);
   return { state: { rules, childId, policy, day, before, today, ...core } };
 }
 
@@ -112,22 +113,35 @@ const coreOf = ({ skills, taken, words, look }: Core): Core => ({ skills, taken,
  * Takes one more fact in. Facts of one day may come in any order; a fact of an earlier day, or one
  * that takes back something of a closed day, asks for a rebuild. Each fact must be given once.
  */
-export function fold(state: ChildState, fact: Fact): Folded {
-  if (fact.kind === 'voiding') {
-    const today = state.today.filter((one) => one.id !== fact.voiding.observationId);
-    const found = today.length < state.today.length;
-    // With nothing left of its last day, the day before is the open one again: all facts tell.
-    if (!found || today.length === 0 || state.day === null) return { rebuild: true };
-    return onDay(state, state.day, state.before, today);
+export const fold = (state: ChildState, fact: Fact): Folded => foldMore(state, [fact]);
+
+/** The same for many facts, one after the other; each day that they touch is replayed only once. */
+export function foldMore(state: ChildState, facts: Iterable<Fact>): Folded {
+  let { day, before } = state;
+  let today = [...state.today];
+  let isNew = false;
+  for (const fact of facts) {
+    if (fact.kind === 'voiding') {
+      const rest = today.filter((one) => one.id !== fact.voiding.observationId);
+      // With nothing left of its last day, the day before is the open one again: all facts tell.
+      if (rest.length === today.length || rest.length === 0) return { rebuild: true };
+      today = rest;
+      isNew = true;
+      continue;
+    }
+    const entry = entryOf(fact);
+    if (!entry) continue;
+    const { day: of, ...rest } = entry;
+    if (day !== null && of < day) return { rebuild: true };
+    if (of !== day) {
+      before = coreOf(day !== null && isNew ? onDay(state, day, before, today).state : state);
+      day = of;
+      today = [];
+    }
+    today.push(rest);
+    isNew = true;
   }
-  const entry = entryOf(fact);
-  if (!entry) return { state };
-  const { day, ...rest } = entry;
-  if (state.day !== null && day < state.day) return { rebuild: true };
-  if (day === state.day) {
-    return onDay(state, day, state.before, [...state.today, rest].sort(compareEntries));
-  }
-  return onDay(state, day, coreOf(state), [rest]);
+  return day === null || !isNew ? { state } : onDay(state, day, before, today);
 }
 
 /** Folds all facts of a child from the beginning, in whatever order they are given. */
@@ -151,7 +165,7 @@ export function foldAll(childId: string, policy: Policy, facts: Iterable<Fact>):
     const all = byDay.get(day) as Entry[];
     const today = voided.size > 0 ? all.filter((one) => !voided.has(one.id)) : all;
     if (today.length === 0) continue;
-    state = onDay(state, day, coreOf(state), today.sort(compareEntries)).state;
+    state = onDay(state, day, coreOf(state), today).state;
   }
   return state;
 }
