@@ -144,7 +144,10 @@ test('a child who is away changes the groups and what to lay ready', async ({ pa
   await expect(page.locator('.sentence')).toBeVisible();
 });
 
-test('a plan that takes long is stopped half-way, and another is taken as it is', async ({ page, server }) => {
+test('a plan that takes long is stopped half-way, and another is taken as it is', async ({
+  page,
+  server,
+}) => {
   // Every child twice, and none on all days.
   const ask = async (path: string, data: object): Promise<Child> =>
     (await (await page.request.post(`${server.url}/api${path}`, { data })).json()) as Child;
