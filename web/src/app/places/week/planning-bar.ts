@@ -67,12 +67,14 @@ const STAGES = {
       inline-size: 100%;
       background: var(--primary);
       transform-origin: 0 50%;
+      /* Not within a media query, where the name of the keyframes would not be found. */
+      animation-name: spin;
+      animation-duration: var(--seconds);
+      animation-timing-function: linear;
     }
-    @media (prefers-reduced-motion: no-preference) {
+    @media (prefers-reduced-motion: reduce) {
       .thread {
-        animation-name: spin;
-        animation-duration: var(--seconds);
-        animation-timing-function: linear;
+        animation-name: none;
       }
     }
     @keyframes spin {
