@@ -6,6 +6,7 @@ import { chromium } from '@playwright/test';
 import { gapOf, greedyPlan, valueOf } from '../core/dist/planning/index.js';
 import { makePlanner } from '../server/dist/planning/planner.js';
 import { libraryWeek } from '../server/dist/testing/library-weeks.js';
+import { twiceAndAway } from '../server/dist/testing/twice.js';
 import { inventedWeek } from '../server/dist/testing/weeks.js';
 import { CHROMIUM_FLAGS, chromium as findChromium } from '../scripts/lib/chromium.mjs';
 import { startServer } from '../scripts/lib/steps.mjs';
@@ -136,20 +137,8 @@ async function beside() {
       body: JSON.stringify(body),
     });
   try {
-    // Twelve children, the household's six and as many again, and none on all days: that takes long.
-    const children = await (await fetch(`${url}/api/children`)).json();
-    const ids = children.map((one) => one.id);
-    for (const [i, one] of children.entries()) {
-      const id = `00000000-0000-4000-8000-00000000000${i}`;
-      await post('/children', { ...one, id, name: `${one.name} ${i}`, version: 1 });
-      ids.push(id);
-    }
-    for (const [i, childId] of ids.entries()) {
-      for (const step of [2 * i, 3 * i + 1]) {
-        const day = `2026-03-${16 + (step % 5)}`;
-        await post('/weeks/2026-03-16/away', { day, childId, away: true });
-      }
-    }
+    // Twelve children, the household's six and as many again: that takes the time it may.
+    await twiceAndAway(`${url}/api`, '2026-03-16');
     const quiet = await requests(url, 2);
     const { id } = await (await post('/weeks/2026-03-16/plan', { seconds: 9 })).json();
     const busy = await requests(url, 4);

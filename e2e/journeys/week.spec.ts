@@ -1,8 +1,7 @@
-import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
-import type { Child } from '@gumo/core/vocabulary';
 import type { Locator, Page } from '@playwright/test';
 import ICAL from 'ical.js';
+import { twiceAndAway } from '../../server/dist/testing/twice.js';
 import { expect, test } from '../world';
 
 const cards = (page: Page): Locator => page.locator('gumo-week-card');
@@ -148,21 +147,7 @@ test('a plan that takes long is stopped half-way, and another is taken as it is'
   page,
   server,
 }) => {
-  // Every child twice, and none on all days.
-  const ask = async (path: string, data: object): Promise<Child> =>
-    (await (await page.request.post(`${server.url}/api${path}`, { data })).json()) as Child;
-  const found = (await (await page.request.get(`${server.url}/api/children`)).json()) as Child[];
-  const twins = await Promise.all(
-    found.map((one) => ask('/children', { ...one, id: randomUUID(), version: 1 })),
-  );
-  for (const [i, { id: childId }] of [...found, ...twins].entries()) {
-    for (const step of [2 * i, 3 * i + 1]) {
-      const day = `2026-04-${13 + (step % 5)}`;
-      await page.request.post(`${server.url}/api/weeks/2026-04-13/away`, {
-        data: { day, childId, away: true },
-      });
-    }
-  }
+  await twiceAndAway(`${server.url}/api`, '2026-04-13');
   await page.goto(new URL('/week?of=2026-04-13', page.url()).href);
   await expect(page.getByText('Nothing stands here yet')).toBeVisible();
   await page.getByRole('button', { name: 'Plan the week' }).click();

@@ -1,7 +1,7 @@
-import { randomUUID } from 'node:crypto';
 import { fileURLToPath } from 'node:url';
 import type { Child, PlanEntry, WeekSheet } from '@gumo/core/vocabulary';
 import type { PlanNews } from '../planning/week-plans.js';
+import { twiceAndAway } from './twice.js';
 import { type Answer, type World, aChild, openWorld } from './world.js';
 
 const DEMO = fileURLToPath(new URL('../../../demo/spindle-cottage.json', import.meta.url));
@@ -43,21 +43,12 @@ export class WeekWorld {
     return new WeekWorld(world, wren, await add(aChild({ name: 'Juno', birthDate: '2021-05-01' })));
   }
 
-  /** The demo's household with every child twice, and none on all days: it takes long to plan. */
+  /** The demo's household in a week that takes long to plan. */
   static async openLarge(): Promise<WeekWorld> {
     const world = await openWorld(DEMO);
-    const ask = async (method: string, path: string, body?: unknown): Promise<never> =>
-      (await world.ask(method, path, body)).body;
-    const found = (await ask('GET', '/children')) as Child[];
-    const children = [...found];
-    for (const one of found) {
-      children.push(await ask('POST', '/children', { ...one, id: randomUUID(), version: 1 }));
-    }
-    const large = new WeekWorld(world, children[0]!, children[1]!);
-    for (const [i, child] of children.entries()) {
-      for (const step of [2 * i, 3 * i + 1]) await large.away(DAYS[step % DAYS.length]!, child);
-    }
-    return large;
+    const [first, second] = (await world.ask('GET', '/children')).body as [Child, Child];
+    await twiceAndAway(world.url, MONDAY);
+    return new WeekWorld(world, first, second);
   }
 
   close(): Promise<void> {
