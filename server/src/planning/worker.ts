@@ -22,7 +22,7 @@ export interface Share extends Work {
 }
 
 // On Linux this is for the thread alone: whoever waits for a page or an answer goes first.
-if (process.platform === 'linux') setPriority(constants.priority.PRIORITY_BELOW_NORMAL);
+if (process.platform === 'linux') setPriority(constants.priority.PRIORITY_LOW);
 
 /** A share to work on, and where it says 1 once nobody wants it any more. */
 export interface Task {
