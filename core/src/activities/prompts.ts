@@ -51,6 +51,7 @@ export interface Prompt extends Candidate {
 const LOWEST_TOP = 3;
 const HALF_RANGE = 5;
 const TOPS = [LOWEST_TOP, HALF_RANGE, 10, 20, 50, 100];
+
 /** Remembers what is found of an activity: asked a thousand times for one week, it never changes. */
 function remembered<T>(
   find: (activity: Activity, kinds: readonly CaptureKind[]) => T,

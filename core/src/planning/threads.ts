@@ -1,5 +1,3 @@
 /** What the threads that plan a week need, and no more, as they are to be ready at once. */
-export { firstPlan } from './first-plan.js';
 export type { WeekProblem } from './problem.js';
-export { type PlanProgress, boundWeek, searchWeek } from './solve-week.js';
-export { valueOf } from './value.js';
+export { boundWeek, searchWeek } from './solve-week.js';

@@ -1,13 +1,6 @@
 import { constants, setPriority } from 'node:os';
 import { parentPort } from 'node:worker_threads';
-import {
-  type PlanProgress,
-  type WeekProblem,
-  boundWeek,
-  firstPlan,
-  searchWeek,
-  valueOf,
-} from '@gumo/core/planning/threads';
+import { type WeekProblem, boundWeek, searchWeek } from '@gumo/core/planning/threads';
 import { highsEngine } from './highs.js';
 
 /** What is to be planned. */
@@ -37,20 +30,16 @@ const OVER = 1e9;
 async function plan({ share: { problem, seconds, half }, stop }: Task): Promise<void> {
   const clock = (): number => performance.now() / 1000;
   const now = (): number => (Atomics.load(stop, 0) === 0 ? clock() : OVER);
-  const tell = (progress: PlanProgress): void => parentPort?.postMessage(progress);
   const end = clock() + seconds;
   const isSearch = half === 'search';
-  const first = isSearch ? firstPlan(problem) : [];
-  if (isSearch) {
-    const value = valueOf(problem, [...problem.fixed, ...first]);
-    tell({ stage: 'first', cards: first, value, bound: null });
-  }
-  (isSearch ? searchWeek : boundWeek)(problem, await engine, {
+  const ready = await engine;
+  (isSearch ? searchWeek : boundWeek)(problem, ready, {
     seconds: Math.max(0, end - now()),
-    first,
+    // The proof begins with nothing: a first plan is there already.
+    ...(isSearch ? {} : { first: [] }),
     now,
     tell: (progress) => {
-      if (progress.stage !== 'first') tell(progress);
+      if (isSearch || progress.stage !== 'first') parentPort?.postMessage(progress);
     },
   });
 }
