@@ -1,4 +1,3 @@
-import { fileURLToPath } from 'node:url';
 import { HouseholdFile } from '@gumo/core/exchange';
 import type { Child } from '@gumo/core/vocabulary';
 import fc from 'fast-check';
@@ -8,9 +7,7 @@ import { storeIn } from './database/store.js';
 import { loadHousehold } from './household.js';
 import { Problem, checked } from './problems.js';
 import { bareContext } from './testing/bare.js';
-import { type World, aChild, aTry, openWorld } from './testing/world.js';
-
-const DEMO = fileURLToPath(new URL('../../demo/spindle-cottage.json', import.meta.url));
+import { type World, DEMO, aChild, aTry, openWorld } from './testing/world.js';
 
 /** A stream that never ends, copies that are made whenever they are asked for, and a file that takes long. */
 const LEFT_OUT = ['GET /changes', 'POST /records/backups', 'GET /records/household.json'];

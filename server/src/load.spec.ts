@@ -1,11 +1,9 @@
-import { fileURLToPath } from 'node:url';
 import type { Child } from '@gumo/core/vocabulary';
 import Database from 'better-sqlite3';
 import { join } from 'node:path';
 import { noting } from './testing/devices.js';
-import { openWorld } from './testing/world.js';
+import { DEMO, openWorld } from './testing/world.js';
 
-const DEMO = fileURLToPath(new URL('../../demo/spindle-cottage.json', import.meta.url));
 const DEVICES = 8;
 /** Five a second for ten minutes. */
 const TRIES = 3_000;

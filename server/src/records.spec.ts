@@ -1,12 +1,10 @@
 import { randomUUID } from 'node:crypto';
 import { readFileSync, readdirSync, statSync, truncateSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { fileURLToPath } from 'node:url';
 import type { HouseholdFile } from '@gumo/core/exchange';
 import type { Child } from '@gumo/core/vocabulary';
-import { type World, aChild, aTry, openWorld } from './testing/world.js';
+import { type World, DEMO, aChild, aTry, openWorld } from './testing/world.js';
 
-const DEMO = fileURLToPath(new URL('../../demo/spindle-cottage.json', import.meta.url));
 const namesOf = async (world: World): Promise<string[]> =>
   ((await world.ask('GET', '/children')).body as Child[]).map((one) => one.name).sort();
 const fileOf = async (world: World): Promise<string> =>

@@ -6,10 +6,9 @@ import { Ajv } from 'ajv';
 import formats from 'ajv-formats';
 import Papa from 'papaparse';
 import { householdSchema } from './testing/household-schema.js';
-import { type World, aChild, aTry, openWorld } from './testing/world.js';
+import { type World, DEMO, aChild, aTry, openWorld } from './testing/world.js';
 
 const file = (path: string): string => fileURLToPath(new URL(`../../${path}`, import.meta.url));
-const DEMO = file('demo/spindle-cottage.json');
 
 interface Said {
   readonly added: number;

@@ -1,14 +1,12 @@
 import { readdirSync, watch } from 'node:fs';
 import { join } from 'node:path';
-import { fileURLToPath } from 'node:url';
 import type { HouseholdFile } from '@gumo/core/exchange';
 import { seeded } from '@gumo/core/numbers';
 import type { Child } from '@gumo/core/vocabulary';
 import Database from 'better-sqlite3';
 import { KilledServer } from '../testing/killed-server.js';
-import { ask } from '../testing/world.js';
+import { DEMO, ask } from '../testing/world.js';
 
-const DEMO = fileURLToPath(new URL('../../../demo/spindle-cottage.json', import.meta.url));
 const MOST_CHANGES = 200;
 
 describe('a server that is killed while all records change', () => {

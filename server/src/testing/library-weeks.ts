@@ -14,7 +14,7 @@ import {
   newWeek,
 } from '@gumo/core/vocabulary';
 import type { Attendance } from './weeks.js';
-import { aChild, aTry } from './world.js';
+import { DEMO, aChild, aTry } from './world.js';
 
 export interface LibraryWeekWishes {
   readonly seed: number;
@@ -23,7 +23,6 @@ export interface LibraryWeekWishes {
   readonly attendance: Attendance;
 }
 
-const DEMO = new URL('../../../demo/spindle-cottage.json', import.meta.url);
 const MONDAY = '2026-03-16';
 const TODAY = '2026-03-10';
 const YOUNGEST = 2.8;

@@ -1,10 +1,8 @@
-import { fileURLToPath } from 'node:url';
 import type { Child, PlanEntry, WeekSheet } from '@gumo/core/vocabulary';
 import type { PlanNews } from '../planning/week-plans.js';
 import { twiceAndAway } from './twice.js';
-import { type Answer, type World, aChild, openWorld } from './world.js';
+import { type Answer, type World, DEMO, aChild, openWorld } from './world.js';
 
-const DEMO = fileURLToPath(new URL('../../../demo/spindle-cottage.json', import.meta.url));
 /** A week that lies ahead of the household's today. */
 export const MONDAY = '2026-03-16';
 export const DAYS = ['2026-03-16', '2026-03-17', '2026-03-18', '2026-03-19', '2026-03-20'];

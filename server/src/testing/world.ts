@@ -2,11 +2,14 @@ import { randomUUID } from 'node:crypto';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
 import type { Child, Observation, Sitting } from '@gumo/core/vocabulary';
 import { pino } from 'pino';
 import { type Running, serve } from '../serve.js';
 
 export const TODAY = '2026-03-10';
+/** The demo's household file. */
+export const DEMO = fileURLToPath(new URL('../../../demo/spindle-cottage.json', import.meta.url));
 
 /** A server on an empty database of its own, and a way to ask it. */
 export interface World {
