@@ -24,7 +24,6 @@ export type { LinearModel, Term } from './linear-model.js';
 export { branch } from './branch.js';
 export { cardsOf } from './solve-days.js';
 export { lazyRows } from './lazy-rows.js';
-export { merged } from './merge.js';
 export { quickWeek } from './quick-week.js';
 export { minuteRows } from './minute-rows.js';
 export { modelBuilder } from './linear-model.js';

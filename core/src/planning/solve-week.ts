@@ -3,7 +3,6 @@ import { type Learnt, branch } from './branch.js';
 import { type DayClass, dayClasses, singleDays } from './classes.js';
 import type { Engine } from './engine.js';
 import { firstPlan } from './first-plan.js';
-import { merged } from './merge.js';
 import type { Card, WeekProblem } from './problem.js';
 import { type Room, mayCome, roomLeft, takersFor } from './rules.js';
 import { cardsOf, solveDays } from './solve-days.js';
@@ -36,20 +35,13 @@ export interface SolveOptions {
 export const GOOD_ENOUGH = 1e-3;
 /** Kept back at the end, in seconds. */
 const RESERVE = 0.1;
-/** How hot a pass of small steps begins from the first plan, and from a good one. */
+/** How hot a pass of small steps begins from a first plan, and from a good one. */
 const HOT = 0.35;
+const MILD = 0.28;
 const WARM = 0.22;
 /** What part of the time a pass takes. */
 const PASS = 0.06;
 const LEAST_PASS_S = 0.15;
-/** What part of the time a merging may take at most, and may not leave or pass for as many plans. */
-const MERGE = 0.2;
-const SHORT_MERGE = 0.06;
-const LONG_MERGE = 0.15;
-const MERGED = 6;
-const MOST_MERGED = 8;
-/** So many rounds that bring nothing end the search. */
-const MOST_BARREN = 5;
 /** Part of the time that one thread alone gives to better plans. */
 const FOR_SEARCH = 0.4;
 /** A week with no more choices than this is solved whole before anything else. */
@@ -66,7 +58,6 @@ export function gapOf(value: number, bound: number | null): number | null {
 /** A week being planned: the best plan so far and what is known of any other. */
 interface Planning {
   readonly problem: WeekProblem;
-  readonly engine: Engine;
   readonly room: Room;
   readonly now: () => number;
   /** Relative gap at which a plan is as good as the best. */
@@ -83,7 +74,6 @@ interface Planning {
 
 function begin(
   problem: WeekProblem,
-  engine: Engine,
   { seconds, now, first, gap = GOOD_ENOUGH, tell }: SolveOptions,
 ): Planning {
   const end = now() + seconds - RESERVE;
@@ -100,7 +90,6 @@ function begin(
   report('first');
   return {
     problem,
-    engine,
     room,
     now,
     gap,
@@ -133,22 +122,18 @@ export function solveWeek(
   engine: Engine,
   options: SolveOptions,
 ): PlanProgress {
-  const planning = begin(problem, engine, options);
+  const planning = begin(problem, options);
   const { left, isDone } = planning;
-  proveFew(planning);
+  proveFew(planning, engine);
   const until = left() * (1 - FOR_SEARCH);
   if (!isDone()) search(planning, () => left() - until);
-  if (!isDone()) prove(planning);
+  if (!isDone()) prove(planning, engine);
   return planning.report('done');
 }
 
 /** The half of the planning that looks for better plans, where another thread looks for the proof. */
-export function searchWeek(
-  problem: WeekProblem,
-  engine: Engine,
-  options: SolveOptions,
-): PlanProgress {
-  const planning = begin(problem, engine, options);
+export function searchWeek(problem: WeekProblem, options: SolveOptions): PlanProgress {
+  const planning = begin(problem, options);
   if (dayClasses(problem, planning.room).length > 0) search(planning, planning.left);
   return planning.report('done');
 }
@@ -159,46 +144,35 @@ export function boundWeek(
   engine: Engine,
   options: SolveOptions,
 ): PlanProgress {
-  const planning = begin(problem, engine, options);
-  proveFew(planning);
-  if (!planning.isDone()) prove(planning);
+  const planning = begin(problem, options);
+  proveFew(planning, engine);
+  if (!planning.isDone()) prove(planning, engine);
   return planning.report('done');
 }
 
 /**
- * Many small steps from the best plan, again and again a little warmer; between them other plans
- * from the beginning, of which the best of all that they hold together is taken.
+ * Passes of small steps. What is woven in and set out hardly changes its days in a pass, and decides
+ * what is good at the tables: so, after the first plan, each round begins with another one, and goes
+ * on from the best of all, a little warm.
  */
 function search(planning: Planning, left: () => number): void {
-  const { problem, engine, room, now, cards } = planning;
-  const all = left();
+  const { problem, room, now, cards } = planning;
+  const longest = Math.max(LEAST_PASS_S, PASS * left());
   const goOn = (): boolean => left() > 0 && !planning.isDone();
-  const begun = cards();
   let seed = 0;
   const pass = (from: readonly Card[], hot: number): readonly Card[] => {
     const at = now();
-    const longest = Math.max(LEAST_PASS_S, PASS * all);
     const spent = (): number => (goOn() ? (now() - at) / longest : 1);
     return annealFrom(problem, from, { steps: Infinity, spent, hot, seed: seed++ }, room);
   };
-  const better = (): boolean => goOn() && planning.take(pass(cards(), WARM), 'better');
-  planning.take(pass(begun, HOT), 'better');
-  better();
-  const others: (readonly Card[])[] = [];
-  let many = MERGED;
-  for (let barren = 0; barren < MOST_BARREN && goOn();) {
-    const other = pass(pass(begun, HOT), WARM);
-    others.push(other);
-    let isBetter = planning.take(other, 'better');
-    if (!goOn()) break;
-    const at = now();
-    const plans = [cards(), ...others.slice(-many)];
-    const found = merged(problem, room, engine, plans, { seconds: MERGE * all, left });
-    if (found) isBetter = planning.take(found, 'better') || isBetter;
-    const took = (now() - at) / all;
-    if (took < SHORT_MERGE) many = Math.min(MOST_MERGED, many + 1);
-    else if (took > LONG_MERGE) many = Math.max(1, many - 1);
-    barren = better() || isBetter ? 0 : barren + 1;
+  const better = (from: readonly Card[], ...heats: readonly number[]): boolean =>
+    planning.take(heats.reduce(pass, from), 'better');
+  better(cards(), HOT);
+  better(cards(), WARM);
+  while (goOn()) {
+    better(firstPlan(problem, room, seed++), HOT, WARM);
+    better(cards(), MILD);
+    better(cards(), WARM);
   }
 }
 
@@ -214,8 +188,8 @@ const choicesOf = (problem: WeekProblem, room: Room): number =>
   );
 
 /** A small week, or one with nothing to choose, whole and exactly. */
-function proveFew(planning: Planning): void {
-  const { problem, room, engine, left } = planning;
+function proveFew(planning: Planning, engine: Engine): void {
+  const { problem, room, left } = planning;
   if (dayClasses(problem, room).length === 0) {
     planning.lower(valueOf(problem, [...problem.fixed, ...planning.cards()]));
     return;
@@ -239,8 +213,8 @@ const FEW_KINDS = 2;
  * Lowers the bound: first without telling alike days apart, which is far less to look through; once
  * a week of that kind cannot be told to be too good, with its days.
  */
-function prove(planning: Planning): void {
-  const { problem, room, engine, left, isLow } = planning;
+function prove(planning: Planning, engine: Engine): void {
+  const { problem, room, left, isLow } = planning;
   const alike = dayClasses(problem, room);
   const days = singleDays(problem);
   const learnt: Learnt = new Map();

@@ -75,7 +75,7 @@ describe('the bound on what a week can be worth', () => {
         activities: 60,
         attendance: ATTENDANCE[seed % 3]!,
       });
-      const search = searchWeek(problem, engine, { seconds: 1, now });
+      const search = searchWeek(problem, { seconds: 1, now });
       const proof = boundWeek(problem, engine, { seconds: 8, now, first: search.cards });
       const best = Math.max(search.value, proof.value);
       expect(proof.bound!)

@@ -1,6 +1,11 @@
 import { constants, setPriority } from 'node:os';
 import { parentPort } from 'node:worker_threads';
-import { type WeekProblem, boundWeek, searchWeek } from '@gumo/core/planning/threads';
+import {
+  type PlanProgress,
+  type WeekProblem,
+  boundWeek,
+  searchWeek,
+} from '@gumo/core/planning/threads';
 import { highsEngine } from './highs.js';
 
 /** What is to be planned. */
@@ -31,15 +36,20 @@ async function plan({ share: { problem, seconds, half }, stop }: Task): Promise<
   const clock = (): number => performance.now() / 1000;
   const now = (): number => (Atomics.load(stop, 0) === 0 ? clock() : OVER);
   const end = clock() + seconds;
-  const isSearch = half === 'search';
+  const left = (): number => Math.max(0, end - now());
+  const tell = (progress: PlanProgress): void => parentPort?.postMessage(progress);
+  if (half === 'search') {
+    searchWeek(problem, { seconds: left(), now, tell });
+    return;
+  }
   const ready = await engine;
-  (isSearch ? searchWeek : boundWeek)(problem, ready, {
-    seconds: Math.max(0, end - now()),
-    // The proof begins with nothing: a first plan is there already.
-    ...(isSearch ? {} : { first: [] }),
+  boundWeek(problem, ready, {
+    seconds: left(),
+    // The proof begins with nothing: the other thread makes a first plan.
+    first: [],
     now,
     tell: (progress) => {
-      if (isSearch || progress.stage !== 'first') parentPort?.postMessage(progress);
+      if (progress.stage !== 'first') tell(progress);
     },
   });
 }
