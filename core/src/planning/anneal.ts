@@ -44,6 +44,7 @@ export function annealFrom(
   const random = seeded(seed);
   const week = quickWeek(problem, room, random);
   const { tally } = week;
+  const many = problem.days.length;
   for (const { activity, day, takers } of cards) week.put(activity, day, takers);
   const open = problem.days.flatMap((day, d) => (day.open ? [d] : []));
   const inBand = BAND_ORDER.map((band) =>
@@ -101,7 +102,6 @@ export function annealFrom(
   function seatFromAll(next: number, d: number, before: number): boolean {
     if (!week.chooseFromAll(next, d)) return false;
     const size = week.chosenSize();
-    const many = problem.days.length;
     let left = 0;
     let isWhole = true;
     for (; left < size && isWhole; left++) {
@@ -159,12 +159,14 @@ export function annealFrom(
 
   /** The table card that a child would have to leave to sit at one on this day; -1 where none. */
   function seatOf(c: number, d: number): number {
-    const seat = (on: number): number =>
-      week.cards(on, TABLE).find((a) => week.isIn(a, on, c)) ?? -1;
-    if (week.isAtTable(d, c)) return seat(d) < 0 ? -1 : seat(d) * problem.days.length + d;
+    if (week.isAtTable(d, c)) return week.seatOn(d, c) * many + d;
     if (!week.isFull(c)) return -1;
-    const seats = open.flatMap((on) => (seat(on) < 0 ? [] : [seat(on) * problem.days.length + on]));
-    return seats.length === 0 ? -1 : pick(seats);
+    let seat = -1;
+    let seen = 0;
+    for (const on of open) {
+      if (week.isAtTable(on, c) && random() * ++seen < 1) seat = week.seatOn(on, c) * many + on;
+    }
+    return seat;
   }
 
   /** One child in a group for another, or one more; at the table from another group. */
@@ -180,8 +182,8 @@ export function annealFrom(
     if (week.isIn(a, d, c)) return;
     const before = tally.worth();
     const seat = band === TABLE ? seatOf(c, d) : -1;
-    const seatA = Math.floor(seat / problem.days.length);
-    const seatD = seat % problem.days.length;
+    const seatA = Math.floor(seat / many);
+    const seatD = seat % many;
     if (seat >= 0) week.leave(seatA, seatD, c);
     const out = week.placesLeft(a, d, false) < 1 ? pick(week.takers(a, d)) : -1;
     if (out >= 0) week.leave(a, d, out);

@@ -303,6 +303,9 @@ export function quickWeek(problem: WeekProblem, room: Room, random: Random) {
     size = Math.min(size, most);
   }
 
+  const takersOf = (a: number, d: number, at = a * many + d): Int32Array =>
+    takers.subarray(at * count, at * count + (sizes[at] as number));
+
   /** True where each card of a day has a moment. */
   const hasMoments = (d: number): boolean => have(d, cards.slice(d * 3, d * 3 + 3).flat());
 
@@ -320,14 +323,12 @@ export function quickWeek(problem: WeekProblem, room: Room, random: Random) {
     chooseFromAll,
     mostGained,
     leaves,
+    seatOn,
     hasMoments,
     chosen,
     chosenSize: () => size,
     able: (a: number, d: number): readonly number[] => able[a * many + d] ?? [],
-    takers: (a: number, d: number): Int32Array => {
-      const at = a * many + d;
-      return takers.subarray(at * count, at * count + (sizes[at] as number));
-    },
+    takers: takersOf,
     isIn: (a: number, d: number, c: number): boolean => isIn[(a * many + d) * count + c] === 1,
     bandOf: (a: number): number => bands[a] as number,
     cards: (d: number, band: number): readonly number[] => cards[d * 3 + band] as readonly number[],
@@ -340,9 +341,7 @@ export function quickWeek(problem: WeekProblem, room: Room, random: Random) {
           (cards[d * 3 + band] ?? []).map((a) => ({
             activity: a,
             day: d,
-            takers: [...takers.subarray((a * many + d) * count).slice(0, sizes[a * many + d])].sort(
-              (x, y) => x - y,
-            ),
+            takers: [...takersOf(a, d)].sort((x, y) => x - y),
           })),
         ),
       ),
