@@ -78,7 +78,9 @@ export class Answering {
   constructor() {
     const soon = afterPaint();
     effect(() => {
-      if (this.waiting()) untracked(() => (this.prompt() ? soon(() => this.ask()) : this.ask()));
+      // Both are looked at themselves: `waiting` is as it was where the next turn comes at once.
+      if (this.asked().turn === this.turn()) return;
+      untracked(() => (this.prompt() ? soon(() => this.ask()) : this.ask()));
     });
   }
 
