@@ -64,8 +64,8 @@ interface Planning {
   readonly gap: number;
   readonly left: () => number;
   readonly cards: () => readonly Card[];
-  /** Takes a plan if it is better, and says whether it was. */
-  take(found: readonly Card[], stage: PlanProgress['stage']): boolean;
+  /** Takes a plan if it is better. */
+  take(found: readonly Card[], stage: PlanProgress['stage']): void;
   lower(to: number): void;
   isDone(): boolean;
   isLow(bound: number): boolean;
@@ -98,10 +98,9 @@ function begin(
     cards: () => cards,
     take(found, stage) {
       const worth = valueOf(problem, [...problem.fixed, ...found]);
-      if (worth <= value + 1e-9) return false;
+      if (worth <= value + 1e-9) return;
       [cards, value] = [found, worth];
       report(stage);
-      return true;
     },
     lower(to) {
       if (!Number.isFinite(to) || to >= (bound ?? Infinity)) return;
@@ -165,7 +164,7 @@ function search(planning: Planning, left: () => number): void {
     const spent = (): number => (goOn() ? (now() - at) / longest : 1);
     return annealFrom(problem, from, { steps: Infinity, spent, hot, seed: seed++ }, room);
   };
-  const better = (from: readonly Card[], ...heats: readonly number[]): boolean =>
+  const better = (from: readonly Card[], ...heats: readonly number[]): void =>
     planning.take(heats.reduce(pass, from), 'better');
   better(cards(), HOT);
   better(cards(), WARM);

@@ -1,8 +1,7 @@
 import { TestBed } from '@angular/core/testing';
 import { emptyState } from '@gumo/core/evidence';
 import type { Observation, Sitting } from '@gumo/core/vocabulary';
-import { ActionsSubject, Store } from '@ngrx/store';
-import { first } from 'rxjs';
+import { Store } from '@ngrx/store';
 import { Outbox } from '../../state/outbox';
 import { RunActions, runFeature } from '../../state/run';
 import { Place, TODAY, aChild, id } from '../../testing/place';
@@ -138,19 +137,6 @@ describe('at the tray', () => {
     own.click();
     expect(noted().length).toBe(2);
     await place.settle();
-  });
-
-  it('goes on asking where the range is set in the moment in which a question was chosen', async () => {
-    const { place } = await begin('show-say', alone(kofi, 10));
-    const store = TestBed.inject(Store);
-    TestBed.inject(ActionsSubject)
-      .pipe(first(({ type }) => type === RunActions.weighed.type))
-      .subscribe(() =>
-        queueMicrotask(() => store.dispatch(RunActions.rangeSet({ childId: kofi.id, top: 20 }))),
-      );
-    await place.click('Easier');
-    await place.settle();
-    expect(place.find('.tray').getAttribute('aria-busy')).toBe('false');
   });
 
   it('works by keys alone: a number, an outcome, taken back, and the end', async () => {
