@@ -159,12 +159,14 @@ export function annealFrom(
 
   /** The table card that a child would have to leave to sit at one on this day; -1 where none. */
   function seatOf(c: number, d: number): number {
-    if (week.isAtTable(d, c)) return week.seatOn(d, c) * many + d;
+    const here = week.seatOn(d, c);
+    if (here >= 0) return here * many + d;
     if (!week.isFull(c)) return -1;
     let seat = -1;
     let seen = 0;
     for (const on of open) {
-      if (week.isAtTable(on, c) && random() * ++seen < 1) seat = week.seatOn(on, c) * many + on;
+      const a = week.seatOn(on, c);
+      if (a >= 0 && random() * ++seen < 1) seat = a * many + on;
     }
     return seat;
   }

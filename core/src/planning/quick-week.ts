@@ -333,7 +333,6 @@ export function quickWeek(problem: WeekProblem, room: Room, random: Random) {
     bandOf: (a: number): number => bands[a] as number,
     cards: (d: number, band: number): readonly number[] => cards[d * 3 + band] as readonly number[],
     places: (d: number, band: number): number => places[d * 3 + band] as number,
-    isAtTable: (d: number, c: number): boolean => atTable[d * count + c] === 1,
     isFull: (c: number): boolean => (tables[c] as number) >= (mayTable[c] as number),
     slots: (): Slot[] =>
       days.flatMap((_, d) =>
