@@ -1,7 +1,9 @@
 import { seeded } from '../numbers/index.js';
 import { type Slot, placed } from './board.js';
+import { mostGainedIn } from './most-gained.js';
 import type { Card, WeekProblem } from './problem.js';
-import { BAND_ORDER, quickWeek } from './quick-week.js';
+import { quickGroups } from './quick-groups.js';
+import { BAND_ORDER, TABLE, quickWeek } from './quick-week.js';
 import { type Room, roomLeft } from './rules.js';
 
 /** Worth that a step may lose at first and later, where chance is against it one time in e. */
@@ -19,7 +21,6 @@ const FOR_DAYS = 0.35;
 const FOR_TABLES = 0.7;
 /** Part of the new table cards that take children from other tables. */
 const FROM_ALL = 0.5;
-const TABLE = BAND_ORDER.indexOf('table');
 
 export interface AnnealOptions {
   readonly steps: number;
@@ -42,8 +43,10 @@ export function annealFrom(
   room: Room = roomLeft(problem),
 ): readonly Card[] {
   const random = seeded(seed);
-  const week = quickWeek(problem, room, random);
+  const week = quickWeek(problem, room);
   const { tally } = week;
+  const groups = quickGroups(week, random);
+  const most = mostGainedIn(week);
   const many = problem.days.length;
   for (const { activity, day, takers } of cards) week.put(activity, day, takers);
   const open = problem.days.flatMap((day, d) => (day.open ? [d] : []));
@@ -82,16 +85,16 @@ export function annealFrom(
     const next = pick(inBand[band] ?? []);
     if (old === next || !week.mayStand(next, d, old)) return;
     const isFromAll = band === TABLE && random() < FROM_ALL;
-    if (!isTaken(week.mostGained(next, d, old, isFromAll))) return;
+    if (!isTaken(most.byExchange(next, d, old, isFromAll))) return;
     const before = tally.worth();
     const size = old < 0 ? 0 : week.take(old, d, mine);
     if (isFromAll) {
       if (!seatFromAll(next, d, before) && old >= 0) week.put(old, d, mine, size);
       return;
     }
-    const gain = week.choose(next, d) + tally.worth() - before;
+    const gain = groups.choose(next, d) + tally.worth() - before;
     if (isTaken(gain)) {
-      week.put(next, d, week.chosen, week.chosenSize());
+      week.put(next, d, groups.chosen, groups.chosenSize());
       if (week.hasMoments(d)) return;
       week.take(next, d, theirs);
     }
@@ -100,27 +103,27 @@ export function annealFrom(
 
   /** A new table card with children from other tables too; false where it was not taken. */
   function seatFromAll(next: number, d: number, before: number): boolean {
-    if (!week.chooseFromAll(next, d)) return false;
-    const size = week.chosenSize();
+    if (!groups.chooseFromAll(next, d)) return false;
+    const size = groups.chosenSize();
     let left = 0;
     let isWhole = true;
     for (; left < size && isWhole; left++) {
-      const c = week.chosen[left] as number;
-      const seat = week.leaves[c] as number;
+      const c = groups.chosen[left] as number;
+      const seat = groups.leaves[c] as number;
       if (seat < 0) continue;
       // Others may have left that table in the meantime.
-      isWhole = week.takers(Math.floor(seat / many), seat % many).length > 1;
+      isWhole = week.size(Math.floor(seat / many), seat % many) > 1;
       if (isWhole) week.leave(Math.floor(seat / many), seat % many, c);
       else left--;
     }
     if (isWhole) {
-      week.put(next, d, week.chosen, size);
+      week.put(next, d, groups.chosen, size);
       if (isTaken(tally.worth() - before) && week.hasMoments(d)) return true;
       week.take(next, d, theirs);
     }
     for (let i = 0; i < left; i++) {
-      const c = week.chosen[i] as number;
-      const seat = week.leaves[c] as number;
+      const c = groups.chosen[i] as number;
+      const seat = groups.leaves[c] as number;
       if (seat >= 0) week.enter(Math.floor(seat / many), seat % many, c);
     }
     return false;
@@ -138,21 +141,22 @@ export function annealFrom(
     const isFull = there.length >= week.places(e, band);
     const b = there.length > 0 && (isFull || random() < 0.5) ? pick(there) : -1;
     if (a === b || !week.mayMove(a, d, e, b) || (b >= 0 && !week.mayMove(b, e, d, a))) return;
+    if (!isTaken(most.byMove(a, d, e, b))) return;
     const before = tally.worth();
     const size = week.take(a, d, mine);
     const other = b < 0 ? 0 : week.take(b, e, theirs);
-    let gain = week.choose(a, e);
+    let gain = groups.choose(a, e);
     const isPut = gain > -Infinity;
     if (isPut) {
-      week.put(a, e, week.chosen, week.chosenSize());
-      gain = (b < 0 ? 0 : week.choose(b, d)) + tally.worth() - before;
+      week.put(a, e, groups.chosen, groups.chosenSize());
+      gain = (b < 0 ? 0 : groups.choose(b, d)) + tally.worth() - before;
     }
     if (gain > -Infinity && isTaken(gain)) {
-      if (b >= 0) week.put(b, d, week.chosen, week.chosenSize());
+      if (b >= 0) week.put(b, d, groups.chosen, groups.chosenSize());
       if (week.hasMoments(d) && week.hasMoments(e)) return;
-      if (b >= 0) week.take(b, d, week.chosen);
+      if (b >= 0) week.take(b, d, groups.chosen);
     }
-    if (isPut) week.take(a, e, week.chosen);
+    if (isPut) week.take(a, e, groups.chosen);
     if (b >= 0) week.put(b, e, theirs, other);
     week.put(a, d, mine, size);
   }
@@ -182,12 +186,16 @@ export function annealFrom(
     if (able.length === 0) return;
     const c = pick(able);
     if (week.isIn(a, d, c)) return;
-    const before = tally.worth();
     const seat = band === TABLE ? seatOf(c, d) : -1;
+    const out =
+      week.placesLeft(a, d, false) < 1
+        ? week.taker(a, d, Math.floor(random() * week.size(a, d)))
+        : -1;
+    if (!isTaken(most.byJoining(a, d, c, seat, out))) return;
+    const before = tally.worth();
     const seatA = Math.floor(seat / many);
     const seatD = seat % many;
     if (seat >= 0) week.leave(seatA, seatD, c);
-    const out = week.placesLeft(a, d, false) < 1 ? pick(week.takers(a, d)) : -1;
     if (out >= 0) week.leave(a, d, out);
     let isBack = false;
     let isGone = false;
@@ -200,7 +208,7 @@ export function annealFrom(
           !week.isIn(seatA, seatD, out) &&
           week.mayJoin(seatA, seatD, out);
         if (isBack) week.enter(seatA, seatD, out);
-        isGone = week.takers(seatA, seatD).length === 0;
+        isGone = week.size(seatA, seatD) === 0;
         if (isGone) week.take(seatA, seatD, mine);
       }
       if (isTaken(tally.worth() - before)) return;

@@ -24,6 +24,8 @@ export type { LinearModel, Term } from './linear-model.js';
 export { branch } from './branch.js';
 export { cardsOf } from './solve-days.js';
 export { lazyRows } from './lazy-rows.js';
+export { mostGainedIn } from './most-gained.js';
+export { quickGroups } from './quick-groups.js';
 export { quickWeek } from './quick-week.js';
 export { minuteRows } from './minute-rows.js';
 export { modelBuilder } from './linear-model.js';

@@ -59,19 +59,21 @@ export function momentsForDay(
   return place(0) ? chosen : null;
 }
 
-/** Says whether all that stands on a day has a moment, and remembers it. */
+/** Says whether all that stands on a day has a moment, and remembers it as long as the room. */
 export function momentsRemembered(
   problem: WeekProblem,
   room: Room,
 ): (d: number, activities: readonly number[]) => boolean {
-  const known = problem.days.map(() => new Map<string, boolean>());
+  const known = remembered.get(room) ?? problem.days.map(() => new Map<string, boolean>());
+  remembered.set(room, known);
   return (d, activities) => {
-    const here = [...activities].sort((a, b) => a - b);
-    const key = here.join();
+    const key = String.fromCharCode(...activities);
     const seen = known[d]?.get(key);
     if (seen !== undefined) return seen;
-    const has = momentsForDay(problem, room, d, here) !== null;
+    const has = momentsForDay(problem, room, d, activities) !== null;
     known[d]?.set(key, has);
     return has;
   };
 }
+
+const remembered = new WeakMap<Room, readonly Map<string, boolean>[]>();

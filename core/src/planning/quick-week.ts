@@ -1,4 +1,3 @@
-import type { Random } from '../numbers/index.js';
 import type { Band } from '../vocabulary/index.js';
 import type { Slot } from './board.js';
 import { momentsRemembered } from './moments.js';
@@ -7,15 +6,13 @@ import { type Room, besideDay, takersFor, termsOn } from './rules.js';
 import { tallyFor } from './tally.js';
 
 export const BAND_ORDER: readonly Band[] = ['woven', 'set-out', 'table'];
-const TABLE = 2;
-/** How much chance shakes the gain of a child when a group is chosen. */
-const SHAKE = 0.4;
+export const TABLE = BAND_ORDER.indexOf('table');
 
 /** A week in which single cards and takers are changed some hundred thousand times a second. */
 export type QuickWeek = ReturnType<typeof quickWeek>;
 
 /** A week with nothing but what is fixed. Bands go by their place in `BAND_ORDER`. */
-export function quickWeek(problem: WeekProblem, room: Room, random: Random) {
+export function quickWeek(problem: WeekProblem, room: Room) {
   const { activities, days, children } = problem;
   const many = days.length;
   const count = children.length;
@@ -48,11 +45,7 @@ export function quickWeek(problem: WeekProblem, room: Room, random: Random) {
   const atTable = new Uint8Array(many * count);
   const tables = new Int32Array(count);
   const stock = [...room.stock];
-  /** The group that was chosen last. */
-  const chosen = new Int32Array(count);
-  const gains = new Float64Array(count);
-  const losses = new Float64Array(count);
-  const leaves = new Int32Array(count);
+  const onDay: number[] = [];
   const have = momentsRemembered(problem, room);
 
   /** Things used up by so many cards and children of an activity; less than none gives them back. */
@@ -178,62 +171,6 @@ export function quickWeek(problem: WeekProblem, room: Room, random: Random) {
     return left;
   }
 
-  let size = 0;
-  /**
-   * Chooses who would take part in a new card: those who have most of it, shaken a little. They are
-   * then the first `chosenSize` of `chosen`.
-   * @returns what the week would gain; -Infinity where nobody could take part
-   */
-  function choose(a: number, d: number): number {
-    const most = placesLeft(a, d, true);
-    const some = able[a * many + d] as readonly number[];
-    size = 0;
-    let sum = tally.cardGain(a, d);
-    if (most <= 0) return -Infinity;
-    for (const c of some) if (mayJoin(a, d, c)) chosen[size++] = c;
-    if (size === 0) return -Infinity;
-    if (size <= most) {
-      for (let i = 0; i < size; i++) sum += tally.gain(a, d, chosen[i] as number);
-      return sum;
-    }
-    for (let i = 0; i < size; i++) {
-      const c = chosen[i] as number;
-      gains[c] = tally.gain(a, d, c) * (1 + SHAKE * (random() - 0.5));
-    }
-    best(most);
-    for (let i = 0; i < size; i++) sum += tally.gain(a, d, chosen[i] as number);
-    return sum;
-  }
-
-  /**
-   * No exchange on a day gains more, whoever takes part: by another card a child gains no more than
-   * by one more, less what only the old one meets.
-   * @param old the activity that goes; -1 where none does
-   */
-  function mostGained(a: number, d: number, old: number, isFromAll: boolean): number {
-    const seats = most[a * many + d] as number;
-    const isOld = (old * many + d) * count;
-    let sum = tally.plain(a);
-    if (old >= 0) {
-      const at = old * many + d;
-      sum -= tally.plain(old) - tally.mess(old);
-      for (let i = 0; i < (sizes[at] as number); i++) {
-        const c = takers[at * count + i] as number;
-        sum -= losses[c] = tally.loss(old, d, c);
-      }
-    }
-    size = 0;
-    for (const c of able[a * many + d] as readonly number[]) {
-      const isThere = old >= 0 && isIn[isOld + c] === 1;
-      if (!isThere && !isFromAll && !mayJoin(a, d, c)) continue;
-      gains[c] = isThere ? tally.trade(a, d, c, old) + (losses[c] as number) : tally.gain(a, d, c);
-      chosen[size++] = c;
-    }
-    if (size > seats) best(seats);
-    for (let i = 0; i < size; i++) sum += Math.max(0, gains[chosen[i] as number] as number);
-    return sum;
-  }
-
   /** The table card of a child on a day; -1 where there is none. */
   function seatOn(d: number, c: number): number {
     if (atTable[d * count + c] === 0) return -1;
@@ -243,74 +180,28 @@ export function quickWeek(problem: WeekProblem, room: Room, random: Random) {
     return -1;
   }
 
-  /**
-   * The seat that a child would have to leave to sit at a table on a day: the one of that day, or,
-   * where the child sits as often as may be, the one of the week that is missed least. As activity
-   * times days plus day; -1 where there is no need.
-   */
-  function seatToLeave(d: number, c: number): number {
-    const here = seatOn(d, c);
-    if (here >= 0) return here * many + d;
-    if ((tables[c] as number) < (mayTable[c] as number)) return -1;
-    let best = -1;
-    let least = Infinity;
-    for (let on = 0; on < many; on++) {
-      const a = seatOn(on, c);
-      if (a < 0) continue;
-      const loss = tally.loss(a, on, c);
-      if (loss < least) [best, least] = [a * many + on, loss];
-    }
-    return best;
-  }
-
-  /**
-   * Chooses who would take part in a new table card, from other tables too: those who have most of
-   * it beside what they leave, shaken a little. The seats that they leave are in `leaves`.
-   */
-  function chooseFromAll(a: number, d: number): boolean {
-    const most = placesLeft(a, d, true);
-    size = 0;
-    if (most <= 0) return false;
-    for (const c of able[a * many + d] as readonly number[]) {
-      const seat = seatToLeave(d, c);
-      if (seat < 0 && (tables[c] as number) >= (mayTable[c] as number)) continue;
-      // Nobody leaves a table empty.
-      if (seat >= 0 && (sizes[seat] as number) < 2) continue;
-      const lost = seat < 0 ? 0 : tally.loss(Math.floor(seat / many), seat % many, c);
-      const gain = tally.gain(a, d, c) * (1 + SHAKE * (random() - 0.5)) - lost;
-      if (seat >= 0 && gain < 0) continue;
-      leaves[c] = seat;
-      gains[c] = gain;
-      chosen[size++] = c;
-    }
-    if (size === 0) return false;
-    best(most);
-    return true;
-  }
-
-  /** Puts those with the highest gains first among the chosen, no more than may be. */
-  function best(most: number): void {
-    for (let i = 0; i < most && i < size; i++) {
-      let top = i;
-      for (let j = i + 1; j < size; j++) {
-        if ((gains[chosen[j] as number] as number) > (gains[chosen[top] as number] as number))
-          top = j;
-      }
-      const c = chosen[top] as number;
-      chosen[top] = chosen[i] as number;
-      chosen[i] = c;
-    }
-    size = Math.min(size, most);
-  }
-
   const takersOf = (a: number, d: number, at = a * many + d): Int32Array =>
     takers.subarray(at * count, at * count + (sizes[at] as number));
 
   /** True where each card of a day has a moment. */
-  const hasMoments = (d: number): boolean => have(d, cards.slice(d * 3, d * 3 + 3).flat());
+  function hasMoments(d: number): boolean {
+    let n = 0;
+    for (let band = 0; band < 3; band++) {
+      for (const a of cards[d * 3 + band] as readonly number[]) {
+        let i = n++;
+        for (; i > 0 && (onDay[i - 1] as number) > a; i--) onDay[i] = onDay[i - 1] as number;
+        onDay[i] = a;
+      }
+    }
+    onDay.length = n;
+    return have(d, onDay);
+  }
 
   return {
+    many,
+    count,
     tally,
+    flat: { able, most, bands, sizes, takers, isIn, atTable, tables, mayTable },
     enter,
     leave,
     put,
@@ -319,16 +210,12 @@ export function quickWeek(problem: WeekProblem, room: Room, random: Random) {
     mayMove,
     mayJoin,
     placesLeft,
-    choose,
-    chooseFromAll,
-    mostGained,
-    leaves,
     seatOn,
     hasMoments,
-    chosen,
-    chosenSize: () => size,
     able: (a: number, d: number): readonly number[] => able[a * many + d] ?? [],
-    takers: takersOf,
+    size: (a: number, d: number): number => sizes[a * many + d] as number,
+    taker: (a: number, d: number, i: number): number =>
+      takers[(a * many + d) * count + i] as number,
     isIn: (a: number, d: number, c: number): boolean => isIn[(a * many + d) * count + c] === 1,
     bandOf: (a: number): number => bands[a] as number,
     cards: (d: number, band: number): readonly number[] => cards[d * 3 + band] as readonly number[],

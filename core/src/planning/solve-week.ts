@@ -40,7 +40,7 @@ const HOT = 0.35;
 const MILD = 0.28;
 const WARM = 0.22;
 /** What part of the time a pass takes. */
-const PASS = 0.06;
+const PASS = 0.04;
 const LEAST_PASS_S = 0.15;
 /** Part of the time that one thread alone gives to better plans. */
 const FOR_SEARCH = 0.4;

@@ -22,10 +22,12 @@ export interface Tally {
   plain(a: number): number;
   /** What mess on the days beside can take of that, at most. */
   mess(a: number): number;
-  /** What the week would gain if a child joined. */
-  gain(a: number, d: number, c: number): number;
-  /** No less than what it would gain if a child had this card of the day instead of an old one. */
-  trade(a: number, d: number, c: number, old: number): number;
+  /**
+   * What the week would gain if a child joined. With cards that the child leaves before (`x` on day
+   * `dx`, `y` on another), no less than what the week gains after that, but for what they take with
+   * them; -1 where there are none.
+   */
+  gain(a: number, d: number, c: number, x?: number, dx?: number, y?: number, dy?: number): number;
   /** What the week would lose if a child left, but for strands. */
   loss(a: number, d: number, c: number): number;
 }
@@ -74,6 +76,13 @@ export function tallyFor(problem: WeekProblem, room: Room): Tally {
     });
   });
   const wants = Int32Array.from(served);
+  const all = wanted.length;
+  const serves = new Uint8Array(activities.length * all);
+  activities.forEach((activity, a) => {
+    activity.gains.forEach((gain, c) => {
+      for (const want of gain?.wants ?? []) serves[a * all + (from[c] ?? 0) + want] = 1;
+    });
+  });
 
   /** Cards that meet a want on a day, days with it, wants met of a strand, strands of a child. */
   const met = new Uint8Array(wanted.length * many);
@@ -132,34 +141,40 @@ export function tallyFor(problem: WeekProblem, room: Room): Tally {
     return MESS_AGAIN * count;
   };
 
-  function serves(a: number, c: number, w: number): boolean {
-    const at = a * children.length + c;
-    for (let i = starts[at] as number; i < (starts[at + 1] as number); i++) {
-      if (wants[i] === w) return true;
-    }
-    return false;
-  }
-
-  function gained(a: number, d: number, c: number): number {
+  function gain(a: number, d: number, c: number, x = -1, dx = 0, y = -1, dy = 0): number {
     const at = a * children.length + c;
     let sum = liked[at] as number;
     const begin = starts[at] as number;
     const end = starts[at + 1] as number;
-    let fresh = 0;
     for (let i = begin; i < end; i++) {
       const w = wants[i] as number;
-      if ((met[w * many + d] as number) > 0) continue;
-      const h = hits[w] as number;
-      sum += levels[w * LEVELS + Math.min(h, LEVELS - 1)] as number;
-      if (h > 0 || (inStrand[strands[w] as number] as number) > 0) continue;
-      let isFirst = true;
-      for (let j = begin; j < i; j++) {
-        if (strands[wants[j] as number] === strands[w]) isFirst = false;
+      let here = met[w * many + d] as number;
+      let h = hits[w] as number;
+      if (x >= 0 && serves[x * all + w] === 1) {
+        if (dx === d) here--;
+        if (met[w * many + dx] === 1) h--;
       }
-      if (isFirst) fresh++;
+      if (y >= 0 && serves[y * all + w] === 1) {
+        if (dy === d) here--;
+        if (met[w * many + dy] === 1) h--;
+      }
+      if (here <= 0) sum += levels[w * LEVELS + Math.min(h, LEVELS - 1)] as number;
     }
     const short = STRANDS_A_WEEK - (touched[c] as number);
-    return short > 0 ? sum + STRAND_SHORT * Math.min(short, fresh) : sum;
+    return short > 0 ? sum + STRAND_SHORT * Math.min(short, fresh(begin, end)) : sum;
+  }
+
+  /** Strands among some wants that nothing of the week touches. */
+  function fresh(begin: number, end: number): number {
+    let count = 0;
+    for (let i = begin; i < end; i++) {
+      const strand = strands[wants[i] as number] as number;
+      if ((inStrand[strand] as number) > 0) continue;
+      let isFirst = true;
+      for (let j = begin; j < i; j++) if (strands[wants[j] as number] === strand) isFirst = false;
+      if (isFirst) count++;
+    }
+    return count;
   }
 
   return {
@@ -191,17 +206,6 @@ export function tallyFor(problem: WeekProblem, room: Room): Tally {
       }
       return sum;
     },
-    gain: gained,
-    trade(a, d, c, old) {
-      let sum = gained(a, d, c);
-      const at = old * children.length + c;
-      sum -= liked[at] as number;
-      for (let i = starts[at] as number; i < (starts[at + 1] as number); i++) {
-        const w = wants[i] as number;
-        if ((met[w * many + d] as number) > 1 || serves(a, c, w)) continue;
-        sum -= levels[w * LEVELS + Math.min((hits[w] as number) - 1, LEVELS - 1)] as number;
-      }
-      return sum;
-    },
+    gain,
   };
 }
