@@ -76,11 +76,11 @@ export function tallyFor(problem: WeekProblem, room: Room): Tally {
     });
   });
   const wants = Int32Array.from(served);
-  const all = wanted.length;
-  const serves = new Uint8Array(activities.length * all);
+  const wantCount = wanted.length;
+  const serves = new Uint8Array(activities.length * wantCount);
   activities.forEach((activity, a) => {
     activity.gains.forEach((gain, c) => {
-      for (const want of gain?.wants ?? []) serves[a * all + (from[c] ?? 0) + want] = 1;
+      for (const want of gain?.wants ?? []) serves[a * wantCount + (from[c] ?? 0) + want] = 1;
     });
   });
 
@@ -150,11 +150,11 @@ export function tallyFor(problem: WeekProblem, room: Room): Tally {
       const w = wants[i] as number;
       let here = met[w * many + d] as number;
       let h = hits[w] as number;
-      if (x >= 0 && serves[x * all + w] === 1) {
+      if (x >= 0 && serves[x * wantCount + w] === 1) {
         if (dx === d) here--;
         if (met[w * many + dx] === 1) h--;
       }
-      if (y >= 0 && serves[y * all + w] === 1) {
+      if (y >= 0 && serves[y * wantCount + w] === 1) {
         if (dy === d) here--;
         if (met[w * many + dy] === 1) h--;
       }
