@@ -132,10 +132,14 @@ export function quickWeek(problem: WeekProblem, room: Room) {
     }
     const here = cards[d * 3 + band] as readonly number[];
     if (here.length - goes >= (places[d * 3 + band] as number)) return false;
-    if (band !== TABLE) return true;
-    const freed = goes === 1 ? (lengths[instead] as number) : 0;
-    const all = (minutes[d] as number) - freed + (lengths[a] as number);
-    return all <= (tableMinutes[d] as number);
+    return hasMinutes(a, d, instead);
+  }
+
+  /** True where an activity goes into the table minutes of a day, beside others or in place of one. */
+  function hasMinutes(a: number, d: number, instead: number): boolean {
+    if (bands[a] !== TABLE) return true;
+    const freed = instead < 0 ? 0 : (lengths[instead] as number);
+    return (minutes[d] as number) - freed + (lengths[a] as number) <= (tableMinutes[d] as number);
   }
 
   /**
@@ -148,10 +152,7 @@ export function quickWeek(problem: WeekProblem, room: Room) {
     for (const one of beside[to] as readonly number[]) {
       if (one !== from && stands[a * many + one] === 1) return false;
     }
-    if (bands[a] !== TABLE) return true;
-    const freed = instead < 0 ? 0 : (lengths[instead] as number);
-    const all = (minutes[to] as number) - freed + (lengths[a] as number);
-    return all <= (tableMinutes[to] as number);
+    return hasMinutes(a, to, instead);
   }
 
   const mayJoin = (a: number, d: number, c: number): boolean =>
@@ -180,10 +181,7 @@ export function quickWeek(problem: WeekProblem, room: Room) {
     return -1;
   }
 
-  const takersOf = (a: number, d: number, at = a * many + d): Int32Array =>
-    takers.subarray(at * count, at * count + (sizes[at] as number));
-
-  /** True where each card of a day has a moment. */
+  /** True where each card of a day has a moment; asked for in one order, whatever came first. */
   function hasMoments(d: number): boolean {
     let n = 0;
     for (let band = 0; band < 3; band++) {
@@ -223,12 +221,12 @@ export function quickWeek(problem: WeekProblem, room: Room) {
     isFull: (c: number): boolean => (tables[c] as number) >= (mayTable[c] as number),
     slots: (): Slot[] =>
       days.flatMap((_, d) =>
-        [0, 1, 2].flatMap((band) =>
-          (cards[d * 3 + band] ?? []).map((a) => ({
-            activity: a,
-            day: d,
-            takers: [...takersOf(a, d)].sort((x, y) => x - y),
-          })),
+        cards.slice(d * 3, d * 3 + 3).flatMap((some) =>
+          some.map((a) => {
+            const from = (a * many + d) * count;
+            const group = takers.slice(from, from + (sizes[a * many + d] as number));
+            return { activity: a, day: d, takers: [...group.sort()] };
+          }),
         ),
       ),
   };
