@@ -59,7 +59,12 @@ export function momentsForDay(
   return place(0) ? chosen : null;
 }
 
-/** Says whether all that stands on a day has a moment, and remembers it as long as the room. */
+const remembered = new WeakMap<Room, readonly Map<string, boolean>[]>();
+
+/**
+ * Says whether all that stands on a day has a moment, and remembers it as long as the room, which is
+ * of one problem alone. Activities are asked for in rising order.
+ */
 export function momentsRemembered(
   problem: WeekProblem,
   room: Room,
@@ -75,5 +80,3 @@ export function momentsRemembered(
     return has;
   };
 }
-
-const remembered = new WeakMap<Room, readonly Map<string, boolean>[]>();
