@@ -65,11 +65,11 @@ describe('next steps', () => {
     const state = child('total-5', 'say-10', 'more-5', 'name-5');
     for (const { skillId } of nextSteps(state, today)) {
       const skill = skillOf(skillId);
-      expect(isKnown(standingOf(skill, state, today)))
+      expect(isKnown(standingOf(skill, state)))
         .withContext(skillId)
         .toBeFalse();
       for (const below of skill.buildsOn) {
-        expect(isKnown(standingOf(skillOf(below), state, today)))
+        expect(isKnown(standingOf(skillOf(below), state)))
           .withContext(`${below} below ${skillId}`)
           .toBeTrue();
       }

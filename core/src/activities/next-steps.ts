@@ -3,11 +3,12 @@ import {
   EMPTY_LEDGER,
   type Wanted,
   frontierOf,
+  isResting,
   notAsked,
   slipWords,
 } from '../evidence/index.js';
 import { joinWords, numberWord } from '../numbers/index.js';
-import { matchSkills, skillOf } from '../skills/index.js';
+import { matchSkills, openedBy, skillOf } from '../skills/index.js';
 import { type Activity, type Day, dayInWords } from '../vocabulary/index.js';
 import { recordable } from './kinds.js';
 import { LIBRARY } from './library.js';
@@ -43,6 +44,9 @@ export function activitiesFor(skillId: string): readonly Activity[] {
   return found;
 }
 
+/** What is known and is to be seen again. */
+const REVIEWS: readonly Wanted['why'][] = ['due', 'check', 'step-back'];
+
 /** A few words on why a skill is worth a child's time now. */
 export function because(wanted: Wanted, state: ChildState, today: Day): string {
   const skill = skillOf(wanted.skillId);
@@ -52,7 +56,14 @@ export function because(wanted: Wanted, state: ChildState, today: Day): string {
   if (wanted.why === 'check' && taken) {
     const { due } = taken.revisit;
     const when = due < today ? `overdue since ${dayInWords(due)}` : `by ${dayInWords(due)}`;
-    return `Taken as known: two on own in passing settle it, ${when}.`;
+    return `Taken as known: two on own settle it, ${when}.`;
+  }
+  if (wanted.why === 'step-back') {
+    const resting = openedBy(skill.id).find(({ id }) => isResting(state.skills[id]?.ledger, today));
+    return `One step back while “${resting?.title ?? 'the next one'}” rests.`;
+  }
+  if (ledger.lookAgain !== null) {
+    return `Unsure in the last session: look again by ${dayInWords(ledger.lookAgain)}.`;
   }
   if (wanted.why === 'come-back' || wanted.why === 'due') {
     return ledger.lastSeen
@@ -88,7 +99,7 @@ function stepFor(wanted: Wanted, state: ChildState, today: Day): NextStep {
  * activity at hand go before those without.
  */
 export function nextSteps(state: ChildState, today: Day): NextStep[] {
-  const open = frontierOf(state, today).filter((one) => one.why !== 'due' && one.why !== 'check');
+  const open = frontierOf(state, today).filter(({ why }) => !REVIEWS.includes(why));
   const chosen: Wanted[] = [];
   const strands = new Set<string>();
   for (const withActivity of [true, false]) {
@@ -106,9 +117,9 @@ export function nextSteps(state: ChildState, today: Day): NextStep[] {
   return chosen.map((one) => stepFor(one, state, today));
 }
 
-/** What is to be seen again soon: due within a week, or taken as known and not checked yet. */
+/** What is to be seen again soon: due within a week, not checked yet, or a step back from what rests. */
 export function dueSoon(state: ChildState, today: Day): NextStep[] {
   return frontierOf(state, today)
-    .filter((one) => one.why === 'come-back' || one.why === 'due' || one.why === 'check')
+    .filter(({ why }) => why === 'come-back' || REVIEWS.includes(why))
     .map((one) => stepFor(one, state, today));
 }

@@ -138,7 +138,7 @@ function topForKind(
   const skills = skillsFor(activity, [kind]).filter(
     (skill) => kindsWithin(skill.id, [kind])[0] === kind,
   );
-  const open = skills.filter((skill) => !isKnown(standingOf(skill, state, today)));
+  const open = skills.filter((skill) => !isKnown(standingOf(skill, state)));
   if (open.length === 0) return null;
   const ids = new Set(open.map((skill) => skill.id));
   const best = frontier.find((one) => ids.has(one.skillId));
@@ -225,13 +225,13 @@ export function readyPrompts(
       const below = skillOf(id).buildsOn;
       known =
         (state.skills[id]?.ledger.own ?? 0) > 0 ||
-        below.every((one) => opensTheNext(skillOf(one), state, today));
+        below.every((one) => opensTheNext(skillOf(one), state));
       ready.set(id, known);
     }
     return known;
   };
   const slips = prompts.filter(
-    ({ kind, skillId }) => kind === 'catch' && isKnown(standingOf(skillOf(skillId), state, today)),
+    ({ kind, skillId }) => kind === 'catch' && isKnown(standingOf(skillOf(skillId), state)),
   );
   if (slips.length > 0) return slips;
   const plain = prompts.filter((prompt) => prompt.kind !== 'catch');

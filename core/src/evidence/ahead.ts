@@ -21,8 +21,8 @@ function itemsToAsk(skill: Skill, ledger: Ledger): string[] {
 }
 
 /**
- * How many tries in one sitting on the next day would change the verdict, all with the same
- * outcome; null when even eight would not.
+ * How many tries in one session on the next day would change the verdict, or raise a doubt about a
+ * secure skill, all with the same outcome; null when even eight would not.
  */
 export function triesToChange(
   skill: Skill,
@@ -31,14 +31,13 @@ export function triesToChange(
   policy: Policy,
 ): number | null {
   const day = addDays(state.day, 1);
-  const prior = afterGap(state.belief, 1);
+  const prior = afterGap(state.belief, 1, state.ledger.verdict === 'secure');
   const order = itemsToAsk(skill, state.ledger);
   const tries = Array.from({ length: LOOK_AHEAD }, (_, i): Try => ({
     observationId: String(i),
     skillId: skill.id,
     itemId: order[i % order.length] as string,
     outcome,
-    triedFirst: true,
     guess: null,
     at: '',
     day,
@@ -47,9 +46,11 @@ export function triesToChange(
     slips: [],
     firstLook: false,
   }));
-  const changes = (count: number): boolean =>
-    replaySkill(skill, prior, state.ledger, tries.slice(0, count), policy).ledger.verdict !==
-    state.ledger.verdict;
+  const { verdict, lookAgain } = state.ledger;
+  const changes = (count: number): boolean => {
+    const after = replaySkill(skill, prior, state.ledger, tries.slice(0, count), policy).ledger;
+    return after.verdict !== verdict || (lookAgain === null && after.lookAgain !== null);
+  };
   if (!changes(LOOK_AHEAD)) return null;
   for (let count = 1; count < LOOK_AHEAD; count++) if (changes(count)) return count;
   return LOOK_AHEAD;

@@ -5,7 +5,7 @@ import { type Word, holds } from './day.js';
 import type { ChildState } from './fold.js';
 import { EMPTY_LEDGER, type ItemTally } from './ledger.js';
 import { type ThingName, reasonFor } from './reasons.js';
-import { type Standing, computedStanding, standingOf } from './standing.js';
+import { type Mark, type Standing, computedStanding, markOf, standingOf } from './standing.js';
 
 export interface ItemView {
   readonly itemId: string;
@@ -19,6 +19,8 @@ export interface ItemView {
 export interface SkillView {
   readonly skillId: string;
   readonly standing: Standing;
+  /** What stands beside it: a review that is due, a doubt, or a rest. */
+  readonly mark: Mark | null;
   /** What the evidence says where the educator's own word stands against it; null otherwise. */
   readonly computed: Standing | null;
   /** A sentence that can be checked against the evidence. */
@@ -43,7 +45,7 @@ export function viewOf(
   thingName: ThingName = () => undefined,
 ): SkillView {
   const ledger = state.skills[skill.id]?.ledger ?? EMPTY_LEDGER;
-  const standing = standingOf(skill, state, today);
+  const standing = standingOf(skill, state);
   const word = state.words[skill.id];
   const taken = state.taken[skill.id];
   const { reason, change } = reasonFor(skill, state, standing, today, thingName);
@@ -51,14 +53,15 @@ export function viewOf(
   return {
     skillId: skill.id,
     standing,
-    computed: holds(word) ? computedStanding(skill, state, today) : null,
+    mark: markOf(skill, state, today),
+    computed: holds(word) ? computedStanding(skill, state) : null,
     reason,
     change,
     scored: ledger.scored,
     own: ledger.own,
     days: ledger.days,
     lastSeen: ledger.lastSeen,
-    due: ledger.revisit?.due ?? checked,
+    due: ledger.lookAgain ?? ledger.revisit?.due ?? checked,
     word: holds(word) ? word : null,
     items: skill.items.map((item) => {
       const tally = ledger.items[item.id];

@@ -1,10 +1,26 @@
 import { type Skill, skillOf } from '../skills/index.js';
-import { type Day, type Pegs, type Policy, type Says, daysBetween } from '../vocabulary/index.js';
+import {
+  type Day,
+  GO_ON,
+  type OwnWord,
+  type Pegs,
+  type Policy,
+  type Says,
+  daysBetween,
+} from '../vocabulary/index.js';
 import { type Distribution, priorAbility } from './ability.js';
 import { type Look, type LookTry, lookResult } from './first-look.js';
 import { EMPTY_LEDGER, FURTHER_FROM, bySitting, ownShare, replaySkill } from './ledger.js';
 import type { SkillState } from './state.js';
-import { type Taken, allBelow, checkTaken, takeAsKnown } from './taken.js';
+import {
+  type Taken,
+  allBelow,
+  checkNow,
+  checkTaken,
+  held,
+  isWeak,
+  takeAsKnown,
+} from './taken.js';
 import { FIRST_LOOK, type Try } from './tries.js';
 import { afterGap } from './update.js';
 
@@ -40,7 +56,7 @@ export type Entry = Stamped &
         /** What was asked, where the record belongs to a first look. */
         readonly look: LookTry | null;
       }
-    | { readonly kind: 'word'; readonly skillId: string; readonly says: Says }
+    | { readonly kind: 'word'; readonly skillId: string; readonly says: OwnWord['says'] }
     | { readonly kind: 'pegs'; readonly pegs: Pegs['pegs']; readonly byAge: boolean }
   );
 
@@ -60,7 +76,10 @@ const contradicts = (says: Says, share: number): boolean =>
 
 function priorOf(skill: Skill, before: Core, day: Day): Distribution {
   const known = before.skills[skill.id];
-  if (known) return afterGap(known.belief, daysBetween(known.day, day));
+  if (known) {
+    const isSecure = known.ledger.verdict === 'secure';
+    return afterGap(known.belief, daysBetween(known.day, day), isSecure);
+  }
   const quick = skill.buildsOn.every((id) => {
     const ledger = before.skills[id]?.ledger;
     return ledger?.verdict === 'secure' && (ledger.firstSecure?.tries ?? 99) <= QUICK_TRIES;
@@ -88,7 +107,9 @@ function wordsAfter(
   entries: readonly Entry[],
   tries: ReadonlyMap<string, Try[]>,
 ): Core['words'] {
-  const said = entries.filter((one) => one.kind === 'word');
+  const said = entries.flatMap((one) =>
+    one.kind === 'word' && one.says !== GO_ON ? [{ ...one, says: one.says }] : [],
+  );
   if (said.length === 0 && Object.keys(before.words).length === 0) return before.words;
   const words: Record<string, Word> = { ...before.words };
   const saidAt = new Map<string, string>();
@@ -139,15 +160,31 @@ function takenAfter(
     const others = Object.fromEntries(Object.entries(taken).filter(([key]) => key !== id));
     taken = one ? { ...others, [id]: one } : others;
   };
+  const bringForward = (weak: string): void => {
+    for (const [id, one] of Object.entries(taken)) {
+      const next = allBelow(skillOf(id)).includes(weak) ? checkNow(one, day) : one;
+      if (next !== one) set(id, next);
+    }
+  };
   for (const [id, list] of tries) {
+    const sittings = bySitting(list.filter((each) => !each.firstLook));
     const known = before.taken[id];
-    if (!known) continue;
-    const later = list.filter((each) => !each.firstLook);
-    const next = bySitting(later).reduce(
-      (state, sitting) => checkTaken(state, sitting, day),
-      known,
-    );
-    if (next !== known) set(id, next);
+    if (known) {
+      const next = sittings.reduce((state, sitting) => checkTaken(state, sitting, day), known);
+      if (next !== known) set(id, next);
+    }
+    if (sittings.some(isWeak)) bringForward(id);
+  }
+  // What a check of a skill settles, it settles for what lies below it in its strand.
+  for (const [id, one] of Object.entries(taken)) {
+    if (one.state !== 'known' || before.taken[id]?.state !== 'checking') continue;
+    const { strand } = skillOf(id);
+    for (const below of allBelow(skillOf(id))) {
+      const other = taken[below];
+      if (other?.state === 'checking' && skillOf(below).strand === strand) {
+        set(below, held(other, day));
+      }
+    }
   }
   const take = (id: string, from: string): void => {
     if (!taken[id] && !draft.skills[id]?.ledger.firstSecure) set(id, takeAsKnown(from, day));
@@ -162,7 +199,7 @@ function takenAfter(
   }
   if (draft.look && draft.look !== before.look && draft.look.tries.length > 0) {
     for (const [id, one] of Object.entries(taken)) {
-      if (one.from === FIRST_LOOK && one.state === 'checking' && one.own === 0) {
+      if (one.from === FIRST_LOOK && one.state === 'checking' && one.own + one.missed === 0) {
         set(id, null);
       }
     }
@@ -186,6 +223,11 @@ export function replayDay(before: Core, day: Day, entries: readonly Entry[], pol
     const skill = skillOf(id);
     const ledger = before.skills[id]?.ledger ?? EMPTY_LEDGER;
     skills[id] = { day, ...replaySkill(skill, priorOf(skill, before, day), ledger, list, policy) };
+  }
+  for (const entry of entries) {
+    const known = entry.kind === 'word' && entry.says === GO_ON ? skills[entry.skillId] : undefined;
+    if (entry.kind !== 'word' || !known) continue;
+    skills[entry.skillId] = { ...known, ledger: { ...known.ledger, restUntil: null } };
   }
   const words = wordsAfter(before, day, entries, tries);
   const look = lookAfter(before, entries);

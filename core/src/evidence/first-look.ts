@@ -42,7 +42,9 @@ const USUAL = 0.7;
 /** Belief in a place that is stated, and in a skill that is taken as known. */
 const PLACE_FROM = 0.6;
 const TAKEN_FROM = 0.8;
-const NOT_YET_COSTS = 0.25;
+/** Nothing is taken as known of a strand with fewer tries. */
+const STRAND_TRIES = 3;
+const MISS_COSTS = 0.25;
 const TWO_ON_OWN_ADD = 0.15;
 const HARD_TO_GUESS = 0.3;
 
@@ -113,8 +115,8 @@ export interface LookResult {
 }
 
 /**
- * Places and skills taken as known. A skill is taken when the belief that it is known, less a
- * quarter for each not yet, reaches 0.8 and all it builds on directly is known too.
+ * Places and skills taken as known. A skill is taken when its strand was tried three times, the belief
+ * that it is known, less a quarter for each miss, reaches 0.8, and all it builds on directly is known too.
  * @param known skills that are known without the first look
  */
 export function lookResult(look: Look, known: ReadonlySet<string>): LookResult {
@@ -127,16 +129,21 @@ export function lookResult(look: Look, known: ReadonlySet<string>): LookResult {
   });
   const taken: string[] = [];
   const isKnown = new Set(known);
+  const seen = triesByStrand(look).map(
+    (tries) => tries.filter((one) => one.outcome !== 'not-now').length,
+  );
   for (const skill of FROM_THE_GROUND) {
     if (known.has(skill.id) || !skill.buildsOn.every((id) => isKnown.has(id))) continue;
-    const belief = beliefs[STRANDS.indexOf(skill.strand)] ?? [];
+    const s = STRANDS.indexOf(skill.strand);
+    if ((seen[s] ?? 0) < STRAND_TRIES) continue;
+    const belief = beliefs[s] ?? [];
     const index = INDEX.get(skill.id) ?? 0;
     const tries = look.tries.filter((one) => one.skillId === skill.id);
     const own = tries.filter((one) => one.outcome === 'own').length;
-    const notYet = tries.filter((one) => one.outcome === 'not-yet').length;
+    const missed = tries.filter(({ outcome }) => outcome === 'not-yet' || outcome === 'help').length;
     const q =
       atLeast(belief, index + 1) -
-      (own >= 2 ? 0 : NOT_YET_COSTS * notYet) +
+      (own >= 2 ? 0 : MISS_COSTS * missed) +
       (own >= 2 && GUESS_CHANCE[skill.answers] < HARD_TO_GUESS ? TWO_ON_OWN_ADD : 0);
     if (q < TAKEN_FROM) continue;
     taken.push(skill.id);

@@ -8,7 +8,8 @@ import {
   addDays,
 } from '../vocabulary/index.js';
 import { type ChildState, type Fact, emptyState, fold, foldAll, foldMore } from './fold.js';
-import { standingOf } from './standing.js';
+import { frontierOf } from './frontier.js';
+import { markOf, standingOf } from './standing.js';
 import { viewOf } from './conclude.js';
 import { FIRST_LOOK } from './tries.js';
 
@@ -125,6 +126,7 @@ const history = fc
       if (row.extra === 1) return [fact, word(n, row.skill, day, 'secure')];
       if (row.extra === 2) return [fact, word(n, row.skill, day, 'not-there')];
       if (row.extra === 3) return [pegs(n, day, n % 4), fact];
+      if (row.extra === 5) return [fact, word(n, row.skill, day, 'go-on')];
       if (row.extra === 4)
         return [word(n, row.skill, day, 'secure'), takeBack(n, uuid(700_000 + n))];
       return [fact];
@@ -179,9 +181,9 @@ describe('the fold', () => {
     const skill = skillOf('touch-5');
     const after = (facts: Fact[]): ChildState => foldAll(CHILD, 'middle', facts);
     const today = addDays(DAY, 3);
-    expect(standingOf(skill, after(oneDay), today)).toBe('nearly');
+    expect(standingOf(skill, after(oneDay))).toBe('nearly');
     const twoDays = [...oneDay, ...[20, 21, 22, 23, 24].map((n) => observe(n, 'touch-5', 2, {}))];
-    expect(standingOf(skill, after(twoDays), today)).toBe('secure');
+    expect(standingOf(skill, after(twoDays))).toBe('secure');
     expect(viewOf(skill, after(twoDays), today).reason).toBe(
       'Secure: 20 of 20 on own on 2 days; all 5 asked.',
     );
@@ -189,20 +191,45 @@ describe('the fold', () => {
     expect(three.reason).toContain('3 of 3 on own on 1 day; not asked yet: four and five');
   });
 
-  it('comes back after a poor sitting, and when fourteen days have passed', () => {
+  it('is due for review after fourteen days, looked at again when unsure, and lost the second time', () => {
     const skill = skillOf('touch-5');
     const good = [0, 2, 4].flatMap((day) =>
       Array.from({ length: 5 }, (_, n) => observe(day * 10 + n, 'touch-5', day, {})),
     );
     const secure = foldAll(CHILD, 'middle', good);
-    expect(standingOf(skill, secure, addDays(DAY, 17))).toBe('secure');
-    expect(standingOf(skill, secure, addDays(DAY, 18))).toBe('come-back');
-    const poor = Array.from({ length: 4 }, (_, n) =>
-      observe(200 + n, 'touch-5', 44, { outcome: 'not-yet' }),
+    expect(markOf(skill, secure, addDays(DAY, 17))).toBeNull();
+    expect(markOf(skill, secure, addDays(DAY, 18))).toBe('due');
+    expect(standingOf(skill, secure)).toBe('secure');
+    const poor = (day: number): Fact[] =>
+      Array.from({ length: 4 }, (_, n) =>
+        observe(200 + day * 10 + n, 'touch-5', day, { outcome: 'not-yet' }),
+      );
+    const unsure = foldAll(CHILD, 'middle', [...good, ...poor(44)]);
+    expect(markOf(skill, unsure, addDays(DAY, 44))).toBe('look-again');
+    expect(viewOf(skill, unsure, addDays(DAY, 44)).reason).toContain('look again by 22 April');
+    const lost = foldAll(CHILD, 'middle', [...good, ...poor(44), ...poor(46)]);
+    expect(standingOf(skill, lost)).toBe('come-back');
+    expect(viewOf(skill, lost, addDays(DAY, 46)).reason).toContain('it was secure, and then');
+  });
+
+  it('rests what hardly ever comes, and asks it again at one tap of the educator', () => {
+    const skill = skillOf('touch-5');
+    const poor = [0, 2, 4].flatMap((day) =>
+      Array.from({ length: 4 }, (_, n) =>
+        observe(day * 10 + n, 'touch-5', day, { outcome: 'help' }),
+      ),
     );
-    const after = foldAll(CHILD, 'middle', [...good, ...poor]);
-    expect(standingOf(skill, after, addDays(DAY, 44))).toBe('come-back');
-    expect(viewOf(skill, after, addDays(DAY, 44)).reason).toContain('it was secure, and then');
+    const resting = foldAll(CHILD, 'middle', poor);
+    const today = addDays(DAY, 5);
+    expect(markOf(skill, resting, today)).toBe('resting');
+    const view = viewOf(skill, resting, today);
+    expect(view.reason).toContain('Resting until 20 March');
+    expect(view.change).toContain('In its place: “Says the words to five”');
+    expect(frontierOf(resting, today).map((one) => one.skillId)).not.toContain('touch-5');
+    expect(frontierOf(resting, today).find((one) => one.skillId === 'say-5')!.why).toBe('open');
+    const lifted = foldAll(CHILD, 'middle', [...poor, word(1, 'touch-5', 5, 'go-on')]);
+    expect(markOf(skill, lifted, today)).toBeNull();
+    expect(lifted.words).toEqual({});
   });
 
   it('gives one try a stretch for a reach, up to the first one not completed', () => {
@@ -231,6 +258,37 @@ describe('the fold', () => {
       'to-15': { asked: 1, own: 0, last: 'not-yet' },
     });
     expect(skills['say-50']).toBeUndefined();
+  });
+
+  it('leaves what lies before it on own where help came late in a long count', () => {
+    const helped = (leftOut: number[]): ChildState =>
+      foldAll(CHILD, 'middle', [
+        observe(1, 'say-20', 0, {
+          record: {
+            kind: 'reach',
+            language: 'en',
+            direction: 'up',
+            from: 1,
+            to: 20,
+            stop: 20,
+            leftOut,
+            repeated: [],
+            swapped: [],
+            said: null,
+            guess: null,
+          },
+          outcome: 'help',
+        }),
+      ]);
+    const { skills } = helped([15]);
+    expect(skills['say-5']!.ledger.own).toBe(2);
+    expect(skills['say-10']!.ledger.own).toBe(2);
+    expect(skills['say-20']!.ledger.items['to-15']!.last).toBe('help');
+    expect(skills['say-20']!.ledger.items['to-19']).toBeUndefined();
+    // Nobody noted where: only the last stretch is known to have had help.
+    const nowhere = helped([]).skills;
+    expect(nowhere['say-5']).toBeUndefined();
+    expect(nowhere['say-20']!.ledger.items).toEqual({ 'to-20': { asked: 1, own: 0, last: 'help' } });
   });
 
   it('keeps a tracking slip apart from knowing that the last word is how many', () => {

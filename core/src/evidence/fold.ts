@@ -16,7 +16,7 @@ import { FIRST_LOOK, guessOf, triesOf } from './tries.js';
 import { afterGap } from './update.js';
 
 /** Goes up with every change of the rules; a snapshot of another version is rebuilt. */
-export const RULES_VERSION = 3;
+export const RULES_VERSION = 4;
 
 /** Everything concluded about one child; plain data that survives JSON. */
 export interface ChildState extends Core {
@@ -92,7 +92,7 @@ function entryOf(fact: Fact): (Entry & { readonly day: Day }) | null {
 export function beliefOn(state: SkillState | undefined, day: Day): Distribution {
   if (!state) return priorAbility();
   const gap = daysBetween(state.day, day);
-  return gap > 0 ? afterGap(state.belief, gap) : state.belief;
+  return gap > 0 ? afterGap(state.belief, gap, state.ledger.verdict === 'secure') : state.belief;
 }
 
 function onDay(

@@ -1,15 +1,17 @@
 import { SKILLS, type Skill, openedBy, skillOf } from '../skills/index.js';
 import { type Day, addDays, daysBetween } from '../vocabulary/index.js';
 import type { ChildState } from './fold.js';
+import { isResting } from './ledger.js';
 import { habitOf, pointsTo } from './slip-words.js';
 import { type Standing, isKnown, opensTheNext, standingOf } from './standing.js';
+import { allBelow } from './taken.js';
 
 /** A skill that is worth a child's time now. */
 export interface Wanted {
   readonly skillId: string;
   /** 0.25 to about 1.6; see `VALUE`. */
   readonly value: number;
-  readonly why: 'nearly' | 'started' | 'open' | 'come-back' | 'due' | 'check';
+  readonly why: 'nearly' | 'started' | 'open' | 'come-back' | 'due' | 'check' | 'step-back';
   /** The recurring slip that points at it, as a code; null where none does. */
   readonly slip: string | null;
 }
@@ -22,6 +24,7 @@ const VALUE = {
   'come-back': 0.8,
   due: 0.5,
   check: 0.5,
+  'step-back': 0.5,
 } as const;
 const BLOCKS_MANY = 1.3;
 const MANY = 2;
@@ -37,16 +40,19 @@ function whyNow(
   state: ChildState,
   today: Day,
 ): Wanted['why'] | null {
-  const taken = state.taken[skill.id];
+  const ledger = state.skills[skill.id]?.ledger;
   const soon = addDays(today, DUE_WITHIN);
+  if (isResting(ledger, today)) return null;
   switch (standing) {
     case 'come-back':
       return 'come-back';
     case 'secure':
-      return (state.skills[skill.id]?.ledger.revisit?.due ?? '9999') <= soon ? 'due' : null;
-    case 'taken':
-      if (taken?.state === 'checking') return 'check';
+      return (ledger?.lookAgain ?? ledger?.revisit?.due ?? '9999') <= soon ? 'due' : null;
+    case 'taken': {
+      const taken = state.taken[skill.id];
+      if (taken?.state === 'checking') return isSettledAbove(skill, state) ? null : 'check';
       return taken && taken.revisit.due <= soon ? 'due' : null;
+    }
     case 'nearly':
     case 'started':
       return open ? standing : null;
@@ -55,15 +61,27 @@ function whyNow(
   }
 }
 
+/** True where the check of a skill further up its strand will settle this one too. */
+function isSettledAbove(skill: Skill, state: ChildState): boolean {
+  return Object.entries(state.taken).some(
+    ([id, { state: how }]) =>
+      how === 'checking' &&
+      skillOf(id).strand === skill.strand &&
+      standingOf(skillOf(id), state) === 'taken' &&
+      allBelow(skillOf(id)).includes(skill.id),
+  );
+}
+
 /**
- * The skills open to a child now, and those to come back to, best first. Open is every skill whose
- * builds-on are all known, or, where the policy follows the lead, at least nearly.
+ * The skills open to a child now, and those to review or check, best first. Open is every skill whose
+ * builds-on are all known, or, where the policy follows the lead, at least nearly. A skill that rests is
+ * not among them; what it builds on stands in its place.
  */
 export function frontierOf(state: ChildState, today: Day): Wanted[] {
-  const standings = new Map(SKILLS.map((skill) => [skill.id, standingOf(skill, state, today)]));
+  const standings = new Map(SKILLS.map((skill) => [skill.id, standingOf(skill, state)]));
   const at = (id: string): Standing => standings.get(id) ?? 'not-met';
   const ready = (id: string): boolean =>
-    opensTheNext(skillOf(id), state, today) ||
+    opensTheNext(skillOf(id), state) ||
     (state.policy === 'follow-lead' && at(id) === 'nearly');
   const pointed = new Map<string, string>();
   for (const skill of SKILLS) {
@@ -74,8 +92,16 @@ export function frontierOf(state: ChildState, today: Day): Wanted[] {
       if (!pointed.has(id)) pointed.set(id, habit.code);
     }
   }
+  const back = new Set(
+    SKILLS.filter(({ id }) => isResting(state.skills[id]?.ledger, today)).flatMap(
+      (skill) => skill.buildsOn,
+    ),
+  );
   return SKILLS.flatMap((skill): Wanted[] => {
-    const why = whyNow(skill, at(skill.id), skill.buildsOn.every(ready), state, today);
+    const isOpenNow = skill.buildsOn.every(ready);
+    const why =
+      whyNow(skill, at(skill.id), isOpenNow, state, today) ??
+      (back.has(skill.id) ? 'step-back' : null);
     if (why === null) return [];
     const slip = pointed.get(skill.id) ?? null;
     const last = state.skills[skill.id]?.ledger.lastSeen ?? null;

@@ -6,6 +6,7 @@ export * from './fold.js';
 export * from './frontier.js';
 export { likelySkills } from './likely.js';
 export {
+  isResting,
   EMPTY_LEDGER,
   type Ledger,
   NEEDED,

@@ -1,4 +1,4 @@
-import type { Skill } from '../skills/index.js';
+import { type Skill, isZeroOrWhole } from '../skills/index.js';
 import { type Day, type Outcome, type Policy, addDays } from '../vocabulary/index.js';
 import { type Distribution, chanceOfMastery } from './ability.js';
 import type { Try } from './tries.js';
@@ -35,6 +35,19 @@ export interface Ledger {
   /** When the skill first became secure, and after how many scored tries. */
   readonly firstSecure: { readonly day: Day; readonly tries: number } | null;
   readonly revisit: Revisit | null;
+  /** A secure skill that looked unsure in its last session: the day by which to look again. */
+  readonly lookAgain: Day | null;
+  /** The latest sessions of a skill that is not secure, as far back as a step back looks. */
+  readonly lately: readonly SessionTally[];
+  /** Rests until this day, after session upon session of hardly any success. */
+  readonly restUntil: Day | null;
+}
+
+/** What one session of a skill came to. */
+export interface SessionTally {
+  readonly day: Day;
+  readonly scored: number;
+  readonly own: number;
 }
 
 /** Belief needed for *secure*. */
@@ -43,13 +56,21 @@ export const NEEDED: Record<Policy, number> = {
   middle: 0.85,
   'follow-lead': 0.8,
 };
-/** Below this a secure skill is one to come back to; from 0.5 an open one is nearly there. */
-export const COME_BACK_BELOW = 0.6;
+/** From 0.5 an open skill is nearly there; a secure one below it is looked at again. */
 export const NEARLY_FROM = 0.5;
+/** Days within which a secure skill that looked unsure is looked at again. */
+export const LOOK_AGAIN_DAYS = 7;
 export const OWN_DAYS_NEEDED = 2;
 export const SCORED_NEEDED = 3;
 /** Share of a sitting on own that carries a known skill on to the next, longer step. */
 export const FURTHER_FROM = 0.75;
+/** Fewest scored tries of a session that settle a review. */
+export const REVIEW_TRIES = 3;
+/** A step back: under this share on own over so many tries, on so many days, rests a skill. */
+const REST_BELOW = 0.3;
+const REST_TRIES = 12;
+const REST_DAYS_SEEN = 3;
+const REST_DAYS = 14;
 /** Days until a secure skill is looked at again; the last step repeats. */
 export const REVISIT_DAYS = [14, 30, 60, 90] as const;
 const SLIP_MEMORY = 10;
@@ -67,12 +88,18 @@ export const EMPTY_LEDGER: Ledger = {
   secureSince: null,
   firstSecure: null,
   revisit: null,
+  lookAgain: null,
+  lately: [],
+  restUntil: null,
 };
 
 /** How many different items must have been right on own: three in five, rounded up. */
 export function itemsNeeded(skill: Skill): number {
   return Math.ceil(0.6 * skill.items.length);
 }
+
+/** Of them so many that are neither nothing nor all, where the skill has such. */
+const MIDDLE_ITEMS = 2;
 
 /** Items right on own at least once. */
 export function itemsOnOwn(ledger: Ledger): number {
@@ -81,19 +108,31 @@ export function itemsOnOwn(ledger: Ledger): number {
   return count;
 }
 
+/** True where enough different items were right on own, and not only nothing and all of it. */
+export function itemsSuffice(skill: Skill, ledger: Ledger): boolean {
+  if (itemsOnOwn(ledger) < itemsNeeded(skill)) return false;
+  const middle = skill.items.filter((item) => !isZeroOrWhole(item, skill));
+  const right = middle.filter(({ id }) => (ledger.items[id]?.own ?? 0) > 0).length;
+  return right >= Math.min(MIDDLE_ITEMS, middle.length);
+}
+
 export const revisitAt = (step: number, day: Day): Revisit => ({
   step,
   due: addDays(day, REVISIT_DAYS[Math.min(step, REVISIT_DAYS.length - 1)] as number),
 });
 
-/** The next revisit after a sitting on `day`: a step further when due and mostly on own. */
-export function revisitAfter(revisit: Revisit, day: Day, ownShare: number): Revisit {
-  const further = day >= revisit.due && ownShare >= FURTHER_FROM;
-  return revisitAt(further ? revisit.step + 1 : revisit.step, day);
+/**
+ * The next review after a session on `day`: one before it is due changes nothing; then a step further
+ * where three in four were on own, the same step otherwise.
+ */
+export function revisitAfter(revisit: Revisit, day: Day, sitting: readonly Try[]): Revisit {
+  const { scored, own } = scoreOf(sitting);
+  if (day < revisit.due || scored < REVIEW_TRIES) return revisit;
+  return revisitAt(own >= FURTHER_FROM * scored ? revisit.step + 1 : revisit.step, day);
 }
 
-/** Share of scored tries on own; `null` where none counts. */
-export function ownShare(tries: readonly Try[]): number | null {
+/** Tries that count, and those of them on own. */
+export function scoreOf(tries: readonly Try[]): { scored: number; own: number } {
   let scored = 0;
   let own = 0;
   for (const one of tries) {
@@ -101,6 +140,12 @@ export function ownShare(tries: readonly Try[]): number | null {
     scored += 1;
     if (one.outcome === 'own') own += 1;
   }
+  return { scored, own };
+}
+
+/** Share of scored tries on own; `null` where none counts. */
+export function ownShare(tries: readonly Try[]): number | null {
+  const { scored, own } = scoreOf(tries);
   return scored === 0 ? null : own / scored;
 }
 
@@ -156,32 +201,74 @@ function tally(draft: Draft, tries: readonly Try[], ownBeforeToday: boolean): bo
   return ownToday;
 }
 
-/** Decides at the end of a sitting. @param share of its tries on own */
+/** Decides at the end of a session. */
 function decide(
   skill: Skill,
   draft: Draft,
   belief: Distribution,
-  share: number,
+  sitting: readonly Try[],
   policy: Policy,
 ): void {
   const day = draft.lastSeen as Day;
   const p = chanceOfMastery(skill, belief);
   if (draft.verdict === 'secure') {
-    const stays = p >= COME_BACK_BELOW;
-    draft.verdict = stays ? 'secure' : 'come-back';
-    draft.revisit = stays ? revisitAfter(draft.revisit ?? revisitAt(0, day), day, share) : null;
+    stillSecure(draft, p, day, sitting);
     return;
   }
   const secure =
-    p >= NEEDED[policy] &&
-    draft.ownDays >= OWN_DAYS_NEEDED &&
-    itemsOnOwn(draft) >= itemsNeeded(skill);
-  if (!secure) return;
+    p >= NEEDED[policy] && draft.ownDays >= OWN_DAYS_NEEDED && itemsSuffice(skill, draft);
+  if (!secure) {
+    stepBack(draft, day, sitting);
+    return;
+  }
   draft.verdict = 'secure';
   draft.secureSince = day;
   draft.firstSecure ??= { day, tries: draft.scored };
   draft.revisit = revisitAt(0, day);
+  draft.lately = [];
+  draft.restUntil = null;
 }
+
+/** A secure skill after a session: unsure once is looked at again, unsure twice running is lost. */
+function stillSecure(draft: Draft, p: number, day: Day, sitting: readonly Try[]): void {
+  const isUnsure = p < NEARLY_FROM;
+  if (isUnsure && draft.lookAgain !== null) {
+    draft.verdict = 'come-back';
+    draft.revisit = null;
+    draft.lookAgain = null;
+  } else if (isUnsure) draft.lookAgain = addDays(day, LOOK_AGAIN_DAYS);
+  else {
+    const revisit = draft.revisit ?? revisitAt(0, day);
+    // A doubt that clears is no step further.
+    const cleared = day >= revisit.due ? revisitAt(revisit.step, day) : revisit;
+    draft.revisit = draft.lookAgain === null ? revisitAfter(revisit, day, sitting) : cleared;
+    draft.lookAgain = null;
+  }
+}
+
+/** Rests a skill that hardly ever came over the latest dozen tries on three days, then counts anew. */
+function stepBack(draft: Draft, day: Day, sitting: readonly Try[]): void {
+  const all = [...draft.lately, { day, ...scoreOf(sitting) }];
+  const enough = (some: readonly SessionTally[]): boolean =>
+    some.reduce((sum, one) => sum + one.scored, 0) >= REST_TRIES &&
+    new Set(some.map((one) => one.day)).size >= REST_DAYS_SEEN;
+  let from = 0;
+  while (enough(all.slice(from + 1))) from++;
+  const latest = all.slice(from);
+  draft.lately = latest;
+  if (!enough(latest)) return;
+  const [scored, own] = latest.reduce(
+    (sum, one) => [sum[0] + one.scored, sum[1] + one.own] as const,
+    [0, 0] as readonly [number, number],
+  );
+  if (own >= REST_BELOW * scored) return;
+  draft.restUntil = addDays(day, REST_DAYS);
+  draft.lately = [];
+}
+
+/** True while a skill rests. */
+export const isResting = (ledger: Ledger | undefined, today: Day): boolean =>
+  ledger !== undefined && ledger.restUntil !== null && today < ledger.restUntil;
 
 /** Tries of a day by sitting, in the order in which the sittings began. */
 export function bySitting(tries: readonly Try[]): Try[][] {
@@ -210,12 +297,11 @@ export function replaySkill(
   let ownToday = false;
   const likelihood = nothingSeen();
   for (const sitting of bySitting(tries)) {
-    const share = ownShare(sitting);
-    if (share === null) continue;
+    if (!sitting.some(counts)) continue;
     for (const one of sitting) weighIn(skill, likelihood, one);
     belief = posterior(dayPrior, likelihood);
     ownToday = tally(ledger, sitting, ownToday);
-    decide(skill, ledger, belief, share, policy);
+    decide(skill, ledger, belief, sitting, policy);
   }
   return { belief, ledger };
 }

@@ -13,7 +13,7 @@ const MOST_OF_A_STRAND = 2;
  */
 export function likelySkills(state: ChildState, today: Day, most = 5): string[] {
   const begun = Object.keys(state.skills)
-    .filter((id) => ['started', 'nearly'].includes(standingOf(skillOf(id), state, today)))
+    .filter((id) => ['started', 'nearly'].includes(standingOf(skillOf(id), state)))
     .sort((a, b) => (state.skills[b]?.day ?? '').localeCompare(state.skills[a]?.day ?? ''));
   const open = frontierOf(state, today).map((one) => one.skillId);
   const chosen: string[] = [];

@@ -43,7 +43,6 @@ function likelihood(one: PlaceTry, place: number): number {
     case 'own':
       return p;
     case 'help':
-      return Math.sqrt(p * (1 - p));
     case 'not-yet':
       return 1 - p;
     case 'not-now':

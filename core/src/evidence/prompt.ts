@@ -64,7 +64,7 @@ export function nextPrompt(
   let open = others.filter((one) => (used.get(one.key) ?? 0) === least);
   const wanted = wantedChance(asked, last);
   if (wanted === FRIENDLY) {
-    const known = open.filter((one) => isKnown(standingOf(skillOf(one.skillId), state, today)));
+    const known = open.filter((one) => isKnown(standingOf(skillOf(one.skillId), state)));
     if (known.length > 0) open = known;
   }
   const weighed = open.map((candidate) => {

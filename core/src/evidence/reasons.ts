@@ -4,7 +4,15 @@ import { type Day, type Policy, dayInWords, daysBetween } from '../vocabulary/in
 import { triesToChange } from './ahead.js';
 import { type Word, holds } from './day.js';
 import type { ChildState } from './fold.js';
-import { EMPTY_LEDGER, type Ledger, OWN_DAYS_NEEDED, itemsNeeded, itemsOnOwn } from './ledger.js';
+import {
+  EMPTY_LEDGER,
+  type Ledger,
+  OWN_DAYS_NEEDED,
+  isResting,
+  itemsNeeded,
+  itemsOnOwn,
+  itemsSuffice,
+} from './ledger.js';
 import { habitOf, slipWords } from './slip-words.js';
 import { type Standing, computedStanding } from './standing.js';
 import type { SkillState } from './state.js';
@@ -74,13 +82,18 @@ function towardSecure(skill: Skill, state: SkillState, policy: Policy): string {
     const items = missing === 1 ? 'item' : 'items';
     return `${capital(numberWord(missing))} more ${items} on own would be needed, over several days.`;
   }
+  if (!itemsSuffice(skill, ledger)) return 'More than nothing and all of it has to be seen on own.';
   return 'Several more days of on own are needed.';
 }
 
 function againstSecure(skill: Skill, state: SkillState, policy: Policy): string {
   const count = triesToChange(skill, state, 'not-yet', policy);
-  if (count === null) return 'Nothing seen in one sitting would change it.';
-  return `${capital(numberWord(count))} not yet in one sitting would bring it back.`;
+  const { lookAgain } = state.ledger;
+  if (count === null) return 'Nothing seen in one session would change it.';
+  const many = `${capital(numberWord(count))} not yet in one session`;
+  return lookAgain === null
+    ? `${many} would ask for another look within a week.`
+    : `${many} more, and it is no longer secure.`;
 }
 
 const fromWords = (taken: Taken): string =>
@@ -98,18 +111,19 @@ function seenSoFar(skill: Skill, ledger: Ledger, thingName: ThingName): string {
 function takenReason(taken: Taken, seen: string, today: Day): Reason {
   const known = seen === '' ? '' : ` Seen: ${seen}.`;
   const from = `Taken as known from ${fromWords(taken)}`;
+  const { due } = taken.revisit;
   if (taken.state === 'known') {
+    const since = taken.own > 0 ? `, and ${numberWord(taken.own)} on own since` : ', and checked';
     return {
-      reason: `${from}, and ${numberWord(taken.own)} on own since.${known}`,
-      change: `To be looked at again by ${dayInWords(taken.revisit.due)}.`,
+      reason: `${from}${since}.${known}`,
+      change: `To be looked at again by ${dayInWords(due)}.`,
     };
   }
   const left = capital(numberWord(CHECK_TRIES - taken.own));
-  const { due } = taken.revisit;
   const when = due < today ? `(due since ${dayInWords(due)})` : `by ${dayInWords(due)}`;
   return {
     reason: `${from}; not checked by itself yet.${known}`,
-    change: `${left} on own in passing ${when} would settle it; one not yet opens it again.`,
+    change: `${left} on own ${when} would settle it; two misses first open it again.`,
   };
 }
 
@@ -148,7 +162,7 @@ export function reasonFor(
   const ledger = state?.ledger ?? EMPTY_LEDGER;
   const seen = seenSoFar(skill, ledger, thingName);
   const word = child.words[skill.id];
-  if (holds(word)) return wordReason(word, computedStanding(skill, child, today), seen);
+  if (holds(word)) return wordReason(word, computedStanding(skill, child), seen);
   const taken = child.taken[skill.id];
   if (taken && ledger.verdict === 'open' && taken.state !== 'undone') {
     return takenReason(taken, seen, today);
@@ -157,27 +171,21 @@ export function reasonFor(
     return { reason: 'Not met: nothing noted yet.', change: '' };
   }
   const { policy } = child;
+  if (isResting(ledger, today)) return restReason(skill, ledger, seen);
   switch (standing) {
     case 'nearly':
       return { reason: `Nearly: ${seen}.`, change: towardSecure(skill, state, policy) };
     case 'secure':
-      return { reason: `Secure: ${seen}.`, change: againstSecure(skill, state, policy) };
-    case 'come-back': {
-      const ago = times(daysBetween(ledger.lastSeen ?? state.day, today), 'day');
-      return ledger.verdict === 'come-back'
-        ? {
-            reason: `Come back: it was secure, and then less of it was on own. In all ${seen}.`,
-            change: towardSecure(skill, state, policy),
-          }
-        : {
-            reason: `Come back: secure, and last seen ${ago} ago. In all ${seen}.`,
-            change: 'One sitting with three in four on own keeps it secure for longer.',
-          };
-    }
+      return secureReason(skill, state, policy, seen, today);
+    case 'come-back':
+      return {
+        reason: `Come back: it was secure, and then less of it was on own. In all ${seen}.`,
+        change: towardSecure(skill, state, policy),
+      };
     default: {
       const before =
         taken?.state === 'undone'
-          ? `It was taken as known from ${fromWords(taken)}, and then not. `
+          ? `It was taken as known from ${fromWords(taken)}, and the check said otherwise. `
           : '';
       return {
         reason: `${before}Started: ${seen}.`,
@@ -185,4 +193,38 @@ export function reasonFor(
       };
     }
   }
+}
+
+function secureReason(
+  skill: Skill,
+  state: SkillState,
+  policy: Policy,
+  seen: string,
+  today: Day,
+): Reason {
+  const { lookAgain, revisit, lastSeen } = state.ledger;
+  if (lookAgain !== null) {
+    return {
+      reason: `Secure, and unsure in the last session: look again by ${dayInWords(lookAgain)}. In all ${seen}.`,
+      change: againstSecure(skill, state, policy),
+    };
+  }
+  if (revisit === null || today < revisit.due) {
+    return { reason: `Secure: ${seen}.`, change: againstSecure(skill, state, policy) };
+  }
+  const ago = times(daysBetween(lastSeen ?? state.day, today), 'day');
+  return {
+    reason: `Secure, and due for review: last seen ${ago} ago. In all ${seen}.`,
+    change: 'Three tries or more, with three in four on own, keep it secure for longer.',
+  };
+}
+
+/** A rest is said as rest, never as what a child cannot do, with what to do in its place. */
+function restReason(skill: Skill, ledger: Ledger, seen: string): Reason {
+  const titles = skill.buildsOn.map((id) => `“${skillOf(id).title}”`);
+  const instead = titles.length > 0 ? `${joinWords(titles)}, or a smaller range` : 'a smaller range';
+  return {
+    reason: `Resting until ${dayInWords(ledger.restUntil ?? '')}: it hardly ever came lately. ${capital(seen)}.`,
+    change: `In its place: ${instead}. Then it is counted anew.`,
+  };
 }

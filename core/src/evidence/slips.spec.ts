@@ -75,7 +75,15 @@ describe('numerals taken for each other', () => {
       answer,
       way: 'spoken',
     });
-    expect(slipsOf(numeral(6, 9))).toEqual(slipsOf(numeral(9, 6)));
+    expect(slipsOf(numeral(6, 9))).toEqual([{ code: 'look-alike-6-9', words: 'said 9 for 6' }]);
+    expect(slipsOf(numeral(9, 6))[0]?.code).toBe('look-alike-6-9');
     expect(slipsOf(numeral(6, 6))).toEqual([]);
+  });
+
+  it('says so of namings only: who brings ten things for a seven has miscounted', () => {
+    const brought = { kind: 'numeral', shown: 7, answer: 10, way: 'brought' } as const;
+    expect(slipsOf(brought)).toEqual([]);
+    expect(slipsOf({ ...brought, way: 'matched' })).toEqual([]);
+    expect(slipsOf({ ...brought, way: 'pointed' }).map((one) => one.code)).toEqual(['other-7-10']);
   });
 });

@@ -110,11 +110,12 @@ export function slipsOf(record: CaptureRecord): Slip[] {
     case 'reach':
       return reachSlips(record);
     case 'numeral': {
+      // Only who names a numeral takes it for another; who brings seven things of ten miscounts.
       if (record.answer === null || record.answer === record.shown) return [];
+      if (record.way !== 'spoken' && record.way !== 'pointed') return [];
       const pair = [record.shown, record.answer].sort((a, b) => a - b);
-      const kind = confusion(record.shown, record.answer);
-      const how = kind === 'turned' ? 'turned into each other' : 'taken for each other';
-      return [{ code: `${kind}-${pair.join('-')}`, words: `${pair.join(' and ')} ${how}` }];
+      const code = `${confusion(record.shown, record.answer)}-${pair.join('-')}`;
+      return [{ code, words: `said ${record.answer} for ${record.shown}` }];
     }
     case 'give': {
       if (record.given === null || record.given === record.asked) return [];

@@ -2,47 +2,61 @@ import type { Skill } from '../skills/index.js';
 import type { Day } from '../vocabulary/index.js';
 import { chanceOfMastery } from './ability.js';
 import { type Core, holds } from './day.js';
-import { EMPTY_LEDGER, NEARLY_FROM, SCORED_NEEDED } from './ledger.js';
+import { EMPTY_LEDGER, NEARLY_FROM, SCORED_NEEDED, isResting } from './ledger.js';
 
-/** How a bead is filled. */
+/** How a bead is filled; `come-back` is one that was secure and is so no longer. */
 export const STANDINGS = ['not-met', 'started', 'nearly', 'secure', 'come-back', 'taken'] as const;
 export type Standing = (typeof STANDINGS)[number];
 
+/** What stands beside a standing: a review or check that is due, a doubt, or a rest. */
+export const MARKS = ['due', 'look-again', 'resting'] as const;
+export type Mark = (typeof MARKS)[number];
+
 /** The standing that the evidence gives by itself, whatever the educator says. */
-export function computedStanding(skill: Skill, core: Core, today: Day): Standing {
+export function computedStanding(skill: Skill, core: Core): Standing {
   const state = core.skills[skill.id];
   const ledger = state?.ledger ?? EMPTY_LEDGER;
-  if (ledger.verdict === 'come-back') return 'come-back';
-  if (ledger.verdict === 'secure') {
-    return ledger.revisit && ledger.revisit.due <= today ? 'come-back' : 'secure';
-  }
+  if (ledger.verdict !== 'open') return ledger.verdict;
   const taken = core.taken[skill.id];
-  if (taken?.state === 'checking') return 'taken';
-  if (taken?.state === 'known') return taken.revisit.due <= today ? 'come-back' : 'taken';
+  if (taken && taken.state !== 'undone') return 'taken';
   if (!state || ledger.scored === 0) return 'not-met';
-  if (ledger.scored < SCORED_NEEDED || taken?.state === 'undone') return 'started';
+  if (ledger.scored < SCORED_NEEDED) return 'started';
   return chanceOfMastery(skill, state.belief) >= NEARLY_FROM ? 'nearly' : 'started';
 }
 
-/** The standing of a skill as of `today`; the educator's own word wins while it holds. */
-export function standingOf(skill: Skill, core: Core, today: Day): Standing {
-  const word = core.words[skill.id];
-  if (holds(word)) return word.says === 'secure' ? 'secure' : 'started';
-  return computedStanding(skill, core, today);
+/** The mark beside the standing as of `today`; the educator's own judgment leaves none. */
+export function markOf(skill: Skill, core: Core, today: Day): Mark | null {
+  if (holds(core.words[skill.id])) return null;
+  const ledger = core.skills[skill.id]?.ledger ?? EMPTY_LEDGER;
+  if (ledger.verdict === 'secure') {
+    if (ledger.lookAgain !== null) return 'look-again';
+    return ledger.revisit && ledger.revisit.due <= today ? 'due' : null;
+  }
+  if (isResting(ledger, today)) return 'resting';
+  const taken = core.taken[skill.id];
+  const isTaken = ledger.verdict === 'open' && taken && taken.state !== 'undone';
+  return isTaken && taken.revisit.due <= today ? 'due' : null;
 }
 
-/** True when the child has it: secure, taken as known, or to be come back to. */
+/** The standing of a skill; the educator's own word wins while it holds. */
+export function standingOf(skill: Skill, core: Core): Standing {
+  const word = core.words[skill.id];
+  if (holds(word)) return word.says === 'secure' ? 'secure' : 'started';
+  return computedStanding(skill, core);
+}
+
+/** True when the child has it: secure, or taken as known. */
 export function isKnown(standing: Standing): boolean {
-  return standing === 'secure' || standing === 'come-back' || standing === 'taken';
+  return standing === 'secure' || standing === 'taken';
 }
 
 /**
  * True when what builds on the skill may be offered: it is known, or it was once; what a skill
  * opened stays open.
  */
-export function opensTheNext(skill: Skill, core: Core, today: Day): boolean {
+export function opensTheNext(skill: Skill, core: Core): boolean {
   return (
-    isKnown(standingOf(skill, core, today)) ||
+    isKnown(standingOf(skill, core)) ||
     core.taken[skill.id] !== undefined ||
     (core.skills[skill.id]?.ledger.firstSecure ?? null) !== null
   );

@@ -1,6 +1,13 @@
 import { SKILLS, type Skill, skillOf } from '../skills/index.js';
 import { type Day, addDays } from '../vocabulary/index.js';
-import { type Revisit, REVISIT_DAYS, ownShare, revisitAfter, revisitAt } from './ledger.js';
+import {
+  LOOK_AGAIN_DAYS,
+  type Revisit,
+  REVISIT_DAYS,
+  ownShare,
+  revisitAfter,
+  revisitAt,
+} from './ledger.js';
 import type { Try } from './tries.js';
 import { counts } from './update.js';
 
@@ -9,18 +16,21 @@ export interface Taken {
   /** The skill above it that became secure, or the first look. */
   readonly from: string;
   readonly since: Day;
-  /** `checking` until two on own; `known` then; `undone` after a not yet. What it opened stays. */
+  /** `checking` until the check is over; then `known` or `undone`. What it opened stays. */
   readonly state: 'checking' | 'known' | 'undone';
-  /** On own since it was taken as known. */
+  /** On own, and missed, in the check that is going on or that was the last one. */
   readonly own: number;
+  readonly missed: number;
   readonly revisit: Revisit;
 }
 
-/** Tries that confirm what was taken as known, and the days within which they are to be made. */
+/** So many on own before so many misses hold it; help is a miss. */
 export const CHECK_TRIES = 2;
+const CHECK_MISSES = 2;
+/** Days within which the check is to be made. */
 const CHECK_WITHIN = REVISIT_DAYS[0];
-/** Once confirmed, a sitting with less than this share on own undoes it. */
-const UNDONE_BELOW = 0.5;
+/** Below this share on own a session speaks against what it asked and what builds on it. */
+const WEAK_BELOW = 0.5;
 
 const belowOf = new Map<string, readonly string[]>();
 
@@ -45,28 +55,51 @@ export const takeAsKnown = (from: string, since: Day): Taken => ({
   since,
   state: 'checking',
   own: 0,
+  missed: 0,
   revisit: { step: 0, due: addDays(since, CHECK_WITHIN) },
 });
 
-/** What a sitting of a later day says about a skill that was taken as known. */
+/** A check that was passed: reviews begin. */
+export const held = (taken: Taken, day: Day): Taken => ({
+  ...taken,
+  state: 'known',
+  revisit: revisitAt(0, day),
+});
+
+/** What a session of a later day says about a skill that was taken as known. */
 export function checkTaken(taken: Taken, sitting: readonly Try[], day: Day): Taken {
   const share = ownShare(sitting);
   if (taken.state === 'undone' || share === null) return taken;
   if (taken.state === 'known') {
-    return share < UNDONE_BELOW
-      ? { ...taken, state: 'undone' }
-      : { ...taken, revisit: revisitAfter(taken.revisit, day, share) };
+    return share < WEAK_BELOW
+      ? // It is checked once more, soon.
+        { ...takeAsKnown(taken.from, taken.since), revisit: soon(taken.revisit, day) }
+      : { ...taken, revisit: revisitAfter(taken.revisit, day, sitting) };
   }
-  let { own } = taken;
+  let { own, missed } = taken;
   for (const one of sitting) {
     if (!counts(one)) continue;
-    if (one.outcome === 'not-yet') return { ...taken, own, state: 'undone' };
     if (one.outcome === 'own') own += 1;
+    else missed += 1;
+    if (own >= CHECK_TRIES) return held({ ...taken, own, missed }, day);
+    if (missed >= CHECK_MISSES) return { ...taken, own, missed, state: 'undone' };
   }
-  return own >= CHECK_TRIES
-    ? { ...taken, own, state: 'known', revisit: revisitAt(0, day) }
-    : { ...taken, own };
+  return { ...taken, own, missed };
 }
+
+const soon = ({ step }: Revisit, day: Day): Revisit => ({
+  step,
+  due: addDays(day, LOOK_AGAIN_DAYS),
+});
+
+/** A check that is due at once, where what the skill builds on went badly. */
+export const checkNow = (taken: Taken, day: Day): Taken =>
+  taken.state === 'checking' && day < taken.revisit.due
+    ? { ...taken, revisit: { ...taken.revisit, due: day } }
+    : taken;
+
+/** True where a session speaks against what builds on the skill it asked. */
+export const isWeak = (sitting: readonly Try[]): boolean => (ownShare(sitting) ?? 1) < WEAK_BELOW;
 
 /** Skills in an order in which each comes after all it builds on. */
 export const FROM_THE_GROUND: readonly Skill[] = (() => {

@@ -74,23 +74,33 @@ function countTries(observation: Observation, record: RecordOf<'count'>): Judged
   return judged;
 }
 
+const tryOn = (skillId: string, itemId: string, outcome: Outcome): Judged => ({
+  skillId,
+  itemId,
+  outcome,
+});
+
+/** A count is on own up to where it failed or help came, which counts as noted; beyond lies nothing. */
 function reachTries(observation: Observation, record: RecordOf<'reach'>): Judged[] {
   if (record.stop === null && record.said === null) return [];
-  const { reach } = reachOf(record);
+  const { reach, slips } = reachOf(record);
   if (record.direction === 'down' || record.from > 1 || (record.step ?? 1) > 1) {
     const sign = record.direction === 'up' ? 1 : -1;
     const done = reach !== null && sign * (reach - record.to) >= 0;
     const { skillId, itemId } = observation;
     return [{ skillId, itemId, outcome: judge(observation.outcome, done) }];
   }
-  const judged: Judged[] = [];
-  for (const { skillId, item } of STRETCHES) {
-    if (item.number > record.to) return judged;
-    const done = reach !== null && reach >= item.number;
-    judged.push({ skillId, itemId: item.id, outcome: judge(observation.outcome, done) });
-    if (!done) return judged;
+  const asked = STRETCHES.filter(({ item }) => item.number <= record.to);
+  const done = asked.filter(({ item }) => reach !== null && reach >= item.number);
+  const next = asked[done.length];
+  // Help that came nobody knows where says nothing of the stretches before the last one.
+  if (observation.outcome === 'help' && next === undefined && slips.length === 0) {
+    return asked.slice(-1).map(({ skillId, item }) => tryOn(skillId, item.id, 'help'));
   }
-  return judged;
+  return [
+    ...done.map(({ skillId, item }) => tryOn(skillId, item.id, 'own')),
+    ...(next ? [tryOn(next.skillId, next.item.id, judge(observation.outcome, false))] : []),
+  ];
 }
 
 function orderTries(observation: Observation, record: RecordOf<'order'>): Judged[] {
@@ -180,7 +190,6 @@ export function triesOf(observation: Observation): Try[] {
       skillId,
       itemId,
       outcome: how,
-      triedFirst: observation.triedFirst,
       guess: guessOf(observation, skill),
       observationId: observation.id,
       at: observation.at,

@@ -9,11 +9,10 @@ import {
   normalized,
 } from './ability.js';
 
-/** One try as evidence: an item, how it went, and whether the child tried alone first. */
+/** One try as evidence: an item, and how it went. */
 export interface Evidence {
   readonly itemId: string | null;
   readonly outcome: Outcome;
-  readonly triedFirst: boolean;
   /** Chance of a lucky guess for this way of answering; null takes the skill's own. */
   readonly guess: number | null;
 }
@@ -21,8 +20,8 @@ export interface Evidence {
 /** Spread of a child's good and bad days, in ability. */
 const DAY_SD = 0.5;
 const DAY_RADIUS = 8;
-/** Growth and forgetting between days: variance 0.05 a day, for at most 30 days. */
-const DRIFT_VARIANCE_A_DAY = 0.05;
+/** Growth and forgetting between days, as variance a day, for at most 30 days: less once secure. */
+const DRIFT_VARIANCE_A_DAY = { open: 0.09, secure: 0.02 } as const;
 const DRIFT_MOST_DAYS = 30;
 const DRIFT_RADIUS = 30;
 const TINY = 1e-100;
@@ -35,15 +34,18 @@ const gaussian = (sd: number, radius: number): number[] =>
   );
 
 const DAY_KERNEL = gaussian(DAY_SD, DAY_RADIUS);
-const DRIFT_KERNELS = Array.from({ length: DRIFT_MOST_DAYS }, (_, i) => {
-  const sd = Math.sqrt(DRIFT_VARIANCE_A_DAY * (i + 1));
-  return gaussian(sd, Math.min(DRIFT_RADIUS, Math.ceil((3 * sd) / GRID_STEP)));
-});
+const driftKernels = (varianceADay: number): number[][] =>
+  Array.from({ length: DRIFT_MOST_DAYS }, (_, i) => {
+    const sd = Math.sqrt(varianceADay * (i + 1));
+    return gaussian(sd, Math.min(DRIFT_RADIUS, Math.ceil((3 * sd) / GRID_STEP)));
+  });
+const DRIFT_KERNELS = {
+  open: driftKernels(DRIFT_VARIANCE_A_DAY.open),
+  secure: driftKernels(DRIFT_VARIANCE_A_DAY.secure),
+};
 
-/** True when the try says something: not now never does, nor help that was given at once. */
-export function counts(evidence: Evidence): boolean {
-  return evidence.outcome !== 'not-now' && (evidence.outcome !== 'help' || evidence.triedFirst);
-}
+/** True when the try says something; one that was not for today never does. */
+export const counts = ({ outcome }: Pick<Evidence, 'outcome'>): boolean => outcome !== 'not-now';
 
 /** Likelihood of nothing seen yet: 1 at every ability. */
 export const nothingSeen = (): number[] => new Array<number>(GRID_POINTS).fill(1);
@@ -53,13 +55,14 @@ const factorsByCurve = new WeakMap<
   Partial<Record<Outcome, readonly number[]>>
 >();
 
-/** Likelihood of an outcome at every ability: on own P, with help √(P(1-P)), not yet 1-P. */
+/**
+ * Likelihood of an outcome at every ability: P where the child did it alone; help, early or late,
+ * says the same as not yet: 1-P.
+ */
 function factorsOf(curve: readonly number[], outcome: Outcome): readonly number[] {
   let known = factorsByCurve.get(curve);
   if (!known) factorsByCurve.set(curve, (known = {}));
-  return (known[outcome] ??= curve.map((p) =>
-    outcome === 'own' ? p : outcome === 'help' ? Math.sqrt(p * (1 - p)) : 1 - p,
-  ));
+  return (known[outcome] ??= curve.map((p) => (outcome === 'own' ? p : 1 - p)));
 }
 
 /** Multiplies the likelihood of a day by that of one more try, in place. */
@@ -122,9 +125,13 @@ export function afterDay(
 
 const drifted = new Float64Array(GRID_POINTS + 2 * DRIFT_RADIUS);
 
-/** Belief at the start of a day that lies `gapDays` (1 or more) after the last one seen. */
-export function afterGap(belief: Distribution, gapDays: number): Distribution {
-  const kernel = DRIFT_KERNELS[Math.min(DRIFT_MOST_DAYS, gapDays) - 1] as number[];
+/**
+ * Belief at the start of a day that lies `gapDays` (1 or more) after the last one seen.
+ * @param secure whether the skill was secure meanwhile: what is secure drifts less
+ */
+export function afterGap(belief: Distribution, gapDays: number, secure: boolean): Distribution {
+  const kernels = DRIFT_KERNELS[secure ? 'secure' : 'open'];
+  const kernel = kernels[Math.min(DRIFT_MOST_DAYS, gapDays) - 1] as number[];
   const radius = (kernel.length - 1) / 2;
   const last = GRID_POINTS - 1;
   drifted.fill(0);

@@ -48,7 +48,7 @@ interface Path {
  *
  * The reading with the fewest edits wins; ties go to fewer kinds of slip, then left out before
  * swapped before said twice before foreign. A number ending in 9 (19 or more) followed by a number
- * of the same or an earlier decade is always a decade stall, and ends the reading.
+ * of any other decade than the next is always a decade stall, and ends the reading.
  *
  * @param said the numbers in the order in which they were said
  * @param from the number asked to start from; starting one further on, or at 0 before 1, is right
@@ -97,7 +97,7 @@ function stallIndex(said: readonly number[]): number {
   return said.findIndex((word, i) => {
     const next = said[i + 1];
     if (word % 10 !== 9 || word < 19 || next === undefined) return false;
-    return next !== word && Math.floor(next / 10) <= Math.floor(word / 10);
+    return next !== word && Math.floor(next / 10) !== Math.floor(word / 10) + 1;
   });
 }
 

@@ -75,6 +75,14 @@ export function matchSkills(patterns: readonly string[]): string[] {
   );
 }
 
+/** True for an item about nothing, or about all of it: such alone say little of a skill. */
+export function isZeroOrWhole({ number, parts, form }: Item, { to }: Skill): boolean {
+  if (parts.length > 0) {
+    return parts.includes(0) || (form === 'minus' && new Set(parts).size === 1);
+  }
+  return to > 0 && number === 0;
+}
+
 /** Skills that build directly on the given one. */
 export function openedBy(id: string): Skill[] {
   return SKILLS.filter((skill) => skill.buildsOn.includes(id));

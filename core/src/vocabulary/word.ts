@@ -4,6 +4,8 @@ import { STRANDS } from './skill.js';
 
 /** What an educator may say of a skill against the computation. */
 export const SAYS = ['secure', 'not-there'] as const;
+/** Says nothing of what the child can do: a skill that rests is asked again from now on. */
+export const GO_ON = 'go-on';
 
 /** The educator's own word on one skill of one child: a fact that wins until it is contradicted. */
 export const OwnWord = v.object({
@@ -12,7 +14,7 @@ export const OwnWord = v.object({
   skillId: Slug,
   at: Instant,
   day: Day,
-  says: oneOf(SAYS),
+  says: oneOf([...SAYS, GO_ON]),
   note: text(500),
   notedBy: text(40),
 });
