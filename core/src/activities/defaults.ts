@@ -95,6 +95,3 @@ export const likeCounters = (must: Need['must']): Need =>
 /** Counters in two colors, so that the parts stay in view in the whole. */
 export const twoColorCounters = (must: Need['must']): Need =>
   need('counter', 'two-color counters', must, { colors: 'two', alike: true });
-
-export const SMALL_PARTS =
-  'Counters are small parts: not with children under three, or with one who still mouths things.';

@@ -1,5 +1,5 @@
 import type { Activity } from '../vocabulary/index.js';
-import { SMALL_PARTS, likeCounters, need, table, twoColorCounters } from './defaults.js';
+import { likeCounters, need, table, twoColorCounters } from './defaults.js';
 
 /** Table time about amounts seen at a glance, compared, put together and taken apart. */
 export const PARTS: readonly Activity[] = [
@@ -46,7 +46,6 @@ export const PARTS: readonly Activity[] = [
     easier: 'A five frame and numbers to three.',
     harder: 'Build it with eyes shut after one look.',
     watchFor: 'Whether a full row is known to be five.',
-    cautions: [SMALL_PARTS],
     makeIt: 'Ten egg-carton cups, or a frame drawn on card.',
   }),
   table({
@@ -91,7 +90,6 @@ export const PARTS: readonly Activity[] = [
     easier: 'A track to five.',
     harder: 'The track turned over: only the frog can see.',
     watchFor: 'Counting from one each time to find the next.',
-    cautions: [SMALL_PARTS],
     makeIt: 'Ten squares of tape on the table; any small toy for a frog.',
   }),
   table({
@@ -115,7 +113,6 @@ export const PARTS: readonly Activity[] = [
     easier: 'Three counters.',
     harder: 'Write the ways in order, or say the next one before moving.',
     watchFor: 'The whole counted again after one has moved.',
-    cautions: [SMALL_PARTS],
     makeIt: 'Two saucers, two lids, or two circles of yarn.',
   }),
   table({
@@ -139,7 +136,6 @@ export const PARTS: readonly Activity[] = [
     easier: 'Three things, one hidden.',
     harder: 'Things that are all different: which ones are hiding?',
     watchFor: 'The part in view said instead of the hidden one.',
-    cautions: [SMALL_PARTS],
     makeIt: 'A tea towel and walnuts.',
   }),
   table({
@@ -162,7 +158,6 @@ export const PARTS: readonly Activity[] = [
     easier: 'Three things, one at a time.',
     harder: 'Say it before looking, and write it.',
     watchFor: 'The ones taken out counted instead of those left.',
-    cautions: [SMALL_PARTS, 'The sack’s cord stays with you.'],
     hazards: ['cord'],
     makeIt: 'A sock.',
   }),
@@ -186,7 +181,7 @@ export const PARTS: readonly Activity[] = [
     easier: 'Amounts to three, counted all from one.',
     harder: 'The first amount under a cloth.',
     watchFor: 'The first number said again for the first new peg.',
-    cautions: ['Pegs can pinch: show how they open.', SMALL_PARTS],
+    cautions: ['Pegs can pinch: show how they open.'],
     makeIt: 'Clothes-pegs on the edge of a tray.',
   }),
 ];

@@ -1,5 +1,5 @@
 import type { Activity } from '../vocabulary/index.js';
-import { SMALL_PARTS, likeCounters, need, setOut } from './defaults.js';
+import { likeCounters, need, setOut } from './defaults.js';
 
 /** Planned play about counting, numerals and amounts. */
 export const SET_OUT_COUNT: readonly Activity[] = [
@@ -101,7 +101,7 @@ export const SET_OUT_COUNT: readonly Activity[] = [
     easier: 'Numbers to three, one sheet for all.',
     harder: 'Prints in two colors: how many of each?',
     watchFor: 'Stopping at the number.',
-    cautions: ['Washable, non-toxic paint; mind allergies.'],
+    cautions: ['Washable, non-toxic paint.'],
     hazards: ['allergen'],
     mess: 'paint',
     care: 'Sleeves up; sheets dry flat.',
@@ -114,7 +114,7 @@ export const SET_OUT_COUNT: readonly Activity[] = [
     minutes: [12, 20],
     skills: ['name-*', 'write-*', 'give-*', 'frame-*'],
     needs: [
-      need('dough', 'dough', 'k', { consumable: true }),
+      need('dough', 'dough', 'k', { consumable: true, allergens: ['wheat'] }),
       need('mat', 'dough mat', 'k'),
       likeCounters({ sum: 'n' }),
       need('cube', 'cubes', { sum: 'n' }),
@@ -133,7 +133,6 @@ export const SET_OUT_COUNT: readonly Activity[] = [
     easier: 'You roll, the child lays.',
     harder: 'The word in dough.',
     watchFor: 'Where the snake begins.',
-    cautions: ['Dough: mind allergies (wheat); not for eating.', SMALL_PARTS],
     hazards: ['allergen'],
     mess: 'damp',
     care: 'Dough off the paper; lid on.',
@@ -179,7 +178,6 @@ export const SET_OUT_COUNT: readonly Activity[] = [
     easier: 'Three racers.',
     harder: 'Who is between the second and the fourth?',
     watchFor: 'The number on it taken for the place it came in.',
-    cautions: [SMALL_PARTS],
     makeIt: 'Stickers on anything with wheels, or on stones.',
     noise: 'lively',
   }),
@@ -205,7 +203,6 @@ export const SET_OUT_COUNT: readonly Activity[] = [
     easier: 'Numbers to five; show the card.',
     harder: '“Six and four”: find the whole.',
     watchFor: '6 and 9; looking at a neighbor’s board.',
-    cautions: [SMALL_PARTS],
     sheets: ['bingo'],
     makeIt: 'Bottle caps over 45 mm as markers.',
   }),
@@ -230,7 +227,6 @@ export const SET_OUT_COUNT: readonly Activity[] = [
     easier: 'Squares with dots to compare.',
     harder: 'Squares with three amounts.',
     watchFor: 'Counts all, counts on, or knows.',
-    cautions: [SMALL_PARTS],
     sheets: ['three-in-a-line'],
     makeIt: 'Nine squares on paper; buttons over 45 mm.',
   }),
@@ -276,7 +272,6 @@ export const SET_OUT_COUNT: readonly Activity[] = [
     easier: 'One comes at a time.',
     harder: 'How many more are here than there?',
     watchFor: 'Acting it out, or knowing it.',
-    cautions: [SMALL_PARTS],
     makeIt: 'Felt snails, walnuts, or pegs with faces.',
   }),
   setOut({
@@ -302,7 +297,6 @@ export const SET_OUT_COUNT: readonly Activity[] = [
     easier: 'Up to ten things, in a small jar.',
     harder: 'Count the bottom layer first.',
     watchFor: 'A range so wide that it rules nothing out.',
-    cautions: [SMALL_PARTS, 'A plastic jar; glass only under adult hands.'],
     hazards: ['glass'],
     sheets: ['hundred-chart'],
     makeIt: 'A clear food tub.',
@@ -332,7 +326,6 @@ export const SET_OUT_COUNT: readonly Activity[] = [
     easier: 'Ones only, prices to ten.',
     harder: 'Pay with too much: what comes back?',
     watchFor: 'Going on in tens when the fives begin.',
-    cautions: [SMALL_PARTS],
     sheets: ['coin-cards'],
     makeIt: 'Card discs with 1, 5 and 10.',
   }),

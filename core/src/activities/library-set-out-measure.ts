@@ -1,5 +1,5 @@
 import type { Activity } from '../vocabulary/index.js';
-import { SMALL_PARTS, need, setOut } from './defaults.js';
+import { need, setOut } from './defaults.js';
 
 /** Planned play about measuring, patterns and shares. */
 export const SET_OUT_MEASURE: readonly Activity[] = [
@@ -27,7 +27,6 @@ export const SET_OUT_MEASURE: readonly Activity[] = [
     easier: 'Plainly light and plainly heavy things.',
     harder: 'Something large and light, something small and heavy.',
     watchFor: 'The largest taken for the heaviest.',
-    cautions: ['Small scales run on button cells: their lid stays shut, and adults change them.'],
     hazards: ['button-cell'],
     sheets: ['prediction-chart'],
     makeIt: 'No scale: a coat hanger with two bags, and one thing of that weight.',
@@ -55,7 +54,6 @@ export const SET_OUT_MEASURE: readonly Activity[] = [
     easier: 'Plainly different things.',
     harder: 'Which two need not be weighed any more?',
     watchFor: 'Down said for light.',
-    cautions: [SMALL_PARTS],
     makeIt: 'A coat hanger, two bags, a door handle.',
   }),
   setOut({
@@ -80,7 +78,6 @@ export const SET_OUT_MEASURE: readonly Activity[] = [
     easier: 'You hold the end.',
     harder: 'Measure the same thing with longer units.',
     watchFor: 'Gaps, overlaps, an end that sticks out.',
-    cautions: [SMALL_PARTS],
     makeIt: 'Paper clips, equal sticks, feet.',
   }),
   setOut({
@@ -106,7 +103,7 @@ export const SET_OUT_MEASURE: readonly Activity[] = [
     easier: 'Two jars, plainly different.',
     harder: 'Mark each cup on the jar.',
     watchFor: 'Tall taken for more.',
-    cautions: ['Water play: never unattended.', 'Plastic jars; glass only under adult hands.'],
+    cautions: ['Water play: never unattended.'],
     hazards: ['glass'],
     mess: 'damp',
     setUpMinutes: 5,
@@ -140,7 +137,6 @@ export const SET_OUT_MEASURE: readonly Activity[] = [
     easier: 'Two colors, one and one.',
     harder: 'Three colors; or two and one.',
     watchFor: 'The last one repeated instead of the unit.',
-    cautions: [SMALL_PARTS],
     sheets: ['pattern-strips'],
     makeIt: 'Pegs, spools, leaves and stones.',
   }),
@@ -163,7 +159,6 @@ export const SET_OUT_MEASURE: readonly Activity[] = [
     easier: 'Two parcels, six pieces.',
     harder: 'Say it before sharing.',
     watchFor: 'Fair by look, or by count.',
-    cautions: [SMALL_PARTS, 'Cords are never worn or left out.'],
     hazards: ['cord'],
     makeIt: 'Paper bags.',
   }),
@@ -186,7 +181,6 @@ export const SET_OUT_MEASURE: readonly Activity[] = [
     easier: 'Twos, three groups.',
     harder: 'How many wheels do six carts need?',
     watchFor: 'One by one, or by steps.',
-    cautions: [SMALL_PARTS],
     makeIt: 'Lids as wheels, leaves as petals.',
   }),
   setOut({
@@ -194,7 +188,10 @@ export const SET_OUT_MEASURE: readonly Activity[] = [
     title: 'Half and half again',
     minutes: [8, 12],
     skills: ['halves'],
-    needs: [need('block', 'long breakable things or bricks', 4), need('plate', 'plates', 4)],
+    needs: [
+      need('block', 'long breakable things or bricks', 4, { allergens: ['wheat'] }),
+      need('plate', 'plates', 4),
+    ],
     capture: ['note'],
     steps: [
       'lay: A long thing and two plates.',
@@ -208,7 +205,6 @@ export const SET_OUT_MEASURE: readonly Activity[] = [
     easier: 'You mark the middle.',
     harder: 'Halves of a dozen.',
     watchFor: 'Two parts called halves whatever their size.',
-    cautions: ['Food: mind allergies and choking.'],
     hazards: ['food', 'allergen'],
     mess: 'damp',
     makeIt: 'Bread sticks, dough snakes, studded bricks.',

@@ -1,8 +1,5 @@
 import type { Activity } from '../vocabulary/index.js';
-import { SMALL_PARTS, need, setOut } from './defaults.js';
-
-const MIRRORS = 'Safety mirrors (acrylic) with taped edges; glass only under adult hands.';
-const SHEARS = 'Scissors with an adult beside; hand them over handles first.';
+import { need, setOut } from './defaults.js';
 
 /** Planned play about sorting, shapes and mirrors. */
 export const SET_OUT_SORT: readonly Activity[] = [
@@ -27,7 +24,6 @@ export const SET_OUT_SORT: readonly Activity[] = [
     easier: 'Circles only.',
     harder: 'Six sides; or one that nearly is one.',
     watchFor: 'A shape turned round that is no longer seen as one.',
-    cautions: ['Cords are never worn or left out.'],
     hazards: ['cord'],
     noise: 'lively',
     makeIt: 'Yarn between two chairs, clothes-pegs.',
@@ -55,7 +51,6 @@ export const SET_OUT_SORT: readonly Activity[] = [
     easier: 'By color, two colors.',
     harder: 'You sort; the child finds the rule.',
     watchFor: 'A rule that changes half-way.',
-    cautions: [SMALL_PARTS],
     makeIt: 'Kitchen drawer, yarn basket, garden finds.',
   }),
   setOut({
@@ -80,7 +75,6 @@ export const SET_OUT_SORT: readonly Activity[] = [
     easier: 'Two columns, to five.',
     harder: 'Ask a question that the chart can answer.',
     watchFor: 'Columns that begin at different lines.',
-    cautions: [SMALL_PARTS],
     sheets: ['chart-grid'],
     makeIt: 'Chalk squares and stones.',
   }),
@@ -103,7 +97,6 @@ export const SET_OUT_SORT: readonly Activity[] = [
     easier: 'One thing only.',
     harder: 'Make the picture point the other way.',
     watchFor: 'Reaching behind the mirror.',
-    cautions: [MIRRORS, SMALL_PARTS],
     hazards: ['sharp'],
   }),
   setOut({
@@ -124,7 +117,6 @@ export const SET_OUT_SORT: readonly Activity[] = [
     easier: 'Only wide open and half.',
     harder: 'How many at the next notch?',
     watchFor: 'The guess made before the mirror moves.',
-    cautions: [MIRRORS, SMALL_PARTS],
     hazards: ['sharp'],
   }),
   setOut({
@@ -149,7 +141,6 @@ export const SET_OUT_SORT: readonly Activity[] = [
     easier: 'Two pieces a side.',
     harder: 'Colors matter, too.',
     watchFor: 'Copied the same way round instead of turned over.',
-    cautions: [SMALL_PARTS],
     makeIt: 'Yarn as the line; leaves, stones, pegs.',
     place: 'either',
   }),
@@ -176,7 +167,6 @@ export const SET_OUT_SORT: readonly Activity[] = [
     easier: 'You draw the line to cut on.',
     harder: 'Make a heart, or a window in the middle.',
     watchFor: 'Cutting along the open edge.',
-    cautions: [SHEARS],
     hazards: ['sharp'],
     clearUpMinutes: 4,
   }),

@@ -1,5 +1,5 @@
 import type { Activity } from '../vocabulary/index.js';
-import { SMALL_PARTS, likeCounters, need, setOut } from './defaults.js';
+import { likeCounters, need, setOut } from './defaults.js';
 
 /** Planned play, ten to twenty minutes; several may stand open at once. */
 export const SET_OUT: readonly Activity[] = [
@@ -28,7 +28,6 @@ export const SET_OUT: readonly Activity[] = [
     easier: 'Lay out three yourself instead of a handful.',
     harder: 'Two handfuls: whose is more?',
     watchFor: 'One touch, one word; and no new count when you ask how many.',
-    cautions: [SMALL_PARTS],
     makeIt: 'Bottle caps over 45 mm, big buttons or walnuts do as well.',
     otherwise: 'tidy-count',
   }),
@@ -51,7 +50,6 @@ export const SET_OUT: readonly Activity[] = [
     easier: 'Only the cards to three, on the table.',
     harder: 'Cards and amounts hidden apart: find what belongs together.',
     watchFor: 'A numeral named right with a pile that does not follow.',
-    cautions: [SMALL_PARTS],
     makeIt: 'Numerals written on cut-up boxes; the back of a calendar.',
     noise: 'lively',
   }),
@@ -99,7 +97,7 @@ export const SET_OUT: readonly Activity[] = [
     easier: 'Three cups, and the ball is laid in.',
     harder: 'Two throws: how many in all?',
     watchFor: 'Stopping at the number asked, or going on past it.',
-    cautions: ['Soft things only, and a clear line to throw from.', SMALL_PARTS],
+    cautions: ['Soft things only, and a clear line to throw from.'],
     makeIt: 'An egg carton and a ball of paper.',
     noise: 'lively',
   }),

@@ -1,5 +1,5 @@
 import type { Activity } from '../vocabulary/index.js';
-import { SMALL_PARTS, likeCounters, need, table, twoColorCounters } from './defaults.js';
+import { likeCounters, need, table, twoColorCounters } from './defaults.js';
 
 /** Table time with tens, rows, steps, doubles and equal groups. */
 export const TABLE_GROUPS: readonly Activity[] = [
@@ -22,7 +22,6 @@ export const TABLE_GROUPS: readonly Activity[] = [
     easier: 'Eleven to nineteen.',
     harder: 'Ten more, ten fewer.',
     watchFor: 'Going on in tens when the ones begin.',
-    cautions: [SMALL_PARTS],
     makeIt: 'Sticks in bundles of ten.',
   }),
   table({
@@ -44,7 +43,6 @@ export const TABLE_GROUPS: readonly Activity[] = [
     easier: 'Two rows.',
     harder: 'How many rows of two make ten?',
     watchFor: 'One by one, or row by row.',
-    cautions: [SMALL_PARTS],
   }),
   table({
     id: 'step-strips',
@@ -65,7 +63,6 @@ export const TABLE_GROUPS: readonly Activity[] = [
     easier: 'By tens, with hands.',
     harder: 'Start somewhere else.',
     watchFor: 'The words between, whispered.',
-    cautions: [SMALL_PARTS],
     sheets: ['step-strips'],
   }),
   table({
@@ -86,7 +83,6 @@ export const TABLE_GROUPS: readonly Activity[] = [
     easier: 'Far apart.',
     harder: 'With numeral cards.',
     watchFor: 'Only one side looked at.',
-    cautions: [SMALL_PARTS],
     sheets: ['between-mat'],
   }),
   table({
@@ -111,7 +107,6 @@ export const TABLE_GROUPS: readonly Activity[] = [
     easier: 'To three and three.',
     harder: 'Double, and one more.',
     watchFor: 'Counted, or known.',
-    cautions: ['Safety mirrors (acrylic) with taped edges.', SMALL_PARTS],
     hazards: ['sharp'],
   }),
   table({
@@ -133,7 +128,6 @@ export const TABLE_GROUPS: readonly Activity[] = [
     easier: 'By twos only.',
     harder: 'By threes, by fours.',
     watchFor: 'Ten is a zero in the ones.',
-    cautions: ['Cords are never worn or left out.'],
     hazards: ['cord'],
     sheets: ['ones-ring'],
   }),
@@ -156,6 +150,5 @@ export const TABLE_GROUPS: readonly Activity[] = [
     easier: 'Two twos, three twos.',
     harder: 'Fives.',
     watchFor: 'The groups counted, and the things.',
-    cautions: [SMALL_PARTS],
   }),
 ];

@@ -1,5 +1,5 @@
 import type { Activity } from '../vocabulary/index.js';
-import { SMALL_PARTS, likeCounters, need, table } from './defaults.js';
+import { likeCounters, need, table } from './defaults.js';
 
 /** Table time with numerals, their amounts, their order, and how they are written. */
 export const TABLE_NUMBERS: readonly Activity[] = [
@@ -24,7 +24,6 @@ export const TABLE_NUMBERS: readonly Activity[] = [
     easier: 'Rings on the card to stick on.',
     harder: 'Stick them as on a die.',
     watchFor: 'Going on past the number because sticking is fun.',
-    cautions: [SMALL_PARTS],
     makeIt: 'Thumb prints do as well as stickers.',
   }),
   table({
@@ -47,7 +46,7 @@ export const TABLE_NUMBERS: readonly Activity[] = [
     easier: 'Numeral to the same numeral.',
     harder: 'Two gaps in one row.',
     watchFor: '6 and 9; counting from one to find the gap.',
-    cautions: ['Pegs can pinch: show how they open.', SMALL_PARTS],
+    cautions: ['Pegs can pinch: show how they open.'],
     checksItself: true,
     sheets: ['clip-strips'],
     makeIt: 'Paint-stirring sticks or card; clothes-pegs with numbers.',
@@ -95,7 +94,6 @@ export const TABLE_NUMBERS: readonly Activity[] = [
     easier: 'One to five: fifteen counters.',
     harder: 'Only the odd ones: 25 counters.',
     watchFor: 'The last card with too few or too many: something went astray before.',
-    cautions: [SMALL_PARTS],
     checksItself: true,
     makeIt: 'Bottle caps over 45 mm, all alike.',
   }),
@@ -162,7 +160,6 @@ export const TABLE_NUMBERS: readonly Activity[] = [
     easier: 'The first letter is laid.',
     harder: 'Without the word card.',
     watchFor: 'The word read, or guessed by its first letter.',
-    cautions: [SMALL_PARTS],
     makeIt: 'Letters on bottle caps over 45 mm.',
   }),
   table({
@@ -184,7 +181,6 @@ export const TABLE_NUMBERS: readonly Activity[] = [
     easier: 'To thirty, three gaps.',
     harder: 'A piece cut from the chart: fill it.',
     watchFor: 'Turned pairs such as 23 and 32.',
-    cautions: [SMALL_PARTS],
     sheets: ['hundred-chart'],
   }),
   table({
@@ -270,7 +266,6 @@ export const TABLE_NUMBERS: readonly Activity[] = [
     easier: 'To five.',
     harder: 'At least how many? At most?',
     watchFor: 'A guess changed after the count.',
-    cautions: [SMALL_PARTS],
     sheets: ['number-line'],
   }),
   table({
@@ -314,7 +309,6 @@ export const TABLE_NUMBERS: readonly Activity[] = [
     easier: 'Lay on top of the strip.',
     harder: 'Cover the strip after a look.',
     watchFor: 'The first wrong place.',
-    cautions: [SMALL_PARTS],
     checksItself: true,
     sheets: ['pattern-strips'],
   }),

@@ -1,5 +1,5 @@
 import type { Activity } from '../vocabulary/index.js';
-import { SMALL_PARTS, likeCounters, need, table, twoColorCounters } from './defaults.js';
+import { likeCounters, need, table, twoColorCounters } from './defaults.js';
 
 /** Table time with frames, bonds and sums. */
 export const TABLE_SUMS: readonly Activity[] = [
@@ -22,7 +22,6 @@ export const TABLE_SUMS: readonly Activity[] = [
     easier: 'One row only.',
     harder: 'Filled in pairs; two seconds.',
     watchFor: 'What is missing told instead of what is there: a good way.',
-    cautions: [SMALL_PARTS],
     sheets: ['ten-frame'],
   }),
   table({
@@ -44,7 +43,6 @@ export const TABLE_SUMS: readonly Activity[] = [
     easier: 'Which room has more?',
     harder: 'A tray with three rooms.',
     watchFor: 'The whole counted again after each shake.',
-    cautions: [SMALL_PARTS],
     sheets: ['ways-chart'],
     makeIt: 'A shoe box with a card strip taped across the middle.',
   }),
@@ -66,7 +64,6 @@ export const TABLE_SUMS: readonly Activity[] = [
     easier: 'Three beads.',
     harder: 'A hand over one side: how many under it?',
     watchFor: 'The bead counted on both sides.',
-    cautions: ['String and bead cords are never worn or left out.', SMALL_PARTS],
     hazards: ['cord'],
     makeIt: 'Big beads on a shoelace, a knot at both ends.',
   }),
@@ -92,7 +89,6 @@ export const TABLE_SUMS: readonly Activity[] = [
     easier: 'Your own hand.',
     harder: 'Fold behind the back; tell from what is up.',
     watchFor: 'The whole known without a count.',
-    cautions: ['Scissors with an adult beside; hand them over handles first.'],
     hazards: ['sharp'],
   }),
   table({
@@ -140,7 +136,6 @@ export const TABLE_SUMS: readonly Activity[] = [
     easier: 'Tiles to three.',
     harder: 'Without the frames, going on from the larger half.',
     watchFor: 'The first number said again.',
-    cautions: [SMALL_PARTS],
     sheets: ['dominoes', 'ten-frame'],
   }),
   table({
@@ -181,7 +176,6 @@ export const TABLE_SUMS: readonly Activity[] = [
     easier: 'Plain differences.',
     harder: 'With numeral cards only.',
     watchFor: 'The sign learned as a picture without the amounts.',
-    cautions: [SMALL_PARTS],
     makeIt: 'Two craft sticks.',
   }),
   table({
@@ -207,7 +201,6 @@ export const TABLE_SUMS: readonly Activity[] = [
     easier: 'One and one more.',
     harder: 'Three tubes.',
     watchFor: 'A guess, a count on, or known.',
-    cautions: [SMALL_PARTS],
     makeIt: 'A shoe box and paper rolls; twenty minutes.',
   }),
   table({
@@ -229,7 +222,6 @@ export const TABLE_SUMS: readonly Activity[] = [
     easier: 'To five.',
     harder: 'Hide the lower part behind a hand and go on from it.',
     watchFor: 'Counting all from one where going on would do.',
-    cautions: [SMALL_PARTS],
   }),
   table({
     id: 'make-ten',
@@ -249,7 +241,6 @@ export const TABLE_SUMS: readonly Activity[] = [
     easier: 'Nine and ten, eight and ten.',
     harder: 'The frame only in the mind.',
     watchFor: 'The empty cells counted, or known.',
-    cautions: [SMALL_PARTS],
     sheets: ['ten-frame'],
   }),
   table({
@@ -274,7 +265,6 @@ export const TABLE_SUMS: readonly Activity[] = [
     easier: 'Sums to ten.',
     harder: 'Sums to twenty.',
     watchFor: 'The ten counted again.',
-    cautions: [SMALL_PARTS],
     sheets: ['ten-frame'],
   }),
   table({
@@ -299,7 +289,6 @@ export const TABLE_SUMS: readonly Activity[] = [
     easier: 'To three.',
     harder: 'Two at a time.',
     watchFor: 'The step back taken the wrong way.',
-    cautions: [SMALL_PARTS, 'The bag’s cord stays with you.'],
     hazards: ['cord'],
     sheets: ['number-track'],
   }),

@@ -1,5 +1,5 @@
 import type { Activity } from '../vocabulary/index.js';
-import { SMALL_PARTS, likeCounters, need, table } from './defaults.js';
+import { likeCounters, need, table } from './defaults.js';
 
 /** Prepared, three to ten minutes, one to three children. */
 export const TABLE: readonly Activity[] = [
@@ -22,7 +22,6 @@ export const TABLE: readonly Activity[] = [
     easier: 'Cards with one to three dots.',
     harder: 'Count the dots with eyes only.',
     watchFor: 'The hand running ahead of the words.',
-    cautions: [SMALL_PARTS],
     checksItself: true,
     makeIt: 'Dots drawn with a coin on cut cereal boxes.',
   }),
@@ -64,7 +63,6 @@ export const TABLE: readonly Activity[] = [
     easier: 'A die with one, two and three only.',
     harder: 'Two dice, one after the other.',
     watchFor: 'Whether the pattern is known without touching.',
-    cautions: [SMALL_PARTS],
     makeIt: 'Number cards drawn from a bag do as well as a die.',
   }),
   table({
@@ -86,6 +84,5 @@ export const TABLE: readonly Activity[] = [
     easier: 'Three things, moved only a little.',
     harder: 'A heap that cannot be moved aside.',
     watchFor: 'Where the count began in a ring.',
-    cautions: [SMALL_PARTS],
   }),
 ];

@@ -83,9 +83,6 @@ export const WOVEN_MORE: readonly Activity[] = [
     easier: 'Two plates and six pieces.',
     harder: 'A number that does not come out even.',
     watchFor: 'One by one, or a handful each.',
-    cautions: [
-      'Food: mind allergies, and pieces a small child could choke on; cut grapes and round pieces lengthwise.',
-    ],
     hazards: ['food', 'allergen'],
     mess: 'damp',
   }),
@@ -147,6 +144,5 @@ export const WOVEN_MORE: readonly Activity[] = [
     easier: 'Faces and butterflies.',
     harder: 'Things that look it and are not.',
     watchFor: 'Same at top and bottom taken for same on both sides.',
-    cautions: ['Safety mirrors (acrylic) with taped edges.'],
   }),
 ];

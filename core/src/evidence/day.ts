@@ -12,15 +12,7 @@ import { type Distribution, priorAbility } from './ability.js';
 import { type Look, type LookTry, lookResult } from './first-look.js';
 import { EMPTY_LEDGER, FURTHER_FROM, bySitting, ownShare, replaySkill } from './ledger.js';
 import type { SkillState } from './state.js';
-import {
-  type Taken,
-  allBelow,
-  checkNow,
-  checkTaken,
-  held,
-  isWeak,
-  takeAsKnown,
-} from './taken.js';
+import { type Taken, allBelow, checkNow, checkTaken, held, isWeak, takeAsKnown } from './taken.js';
 import { FIRST_LOOK, type Try } from './tries.js';
 import { afterGap } from './update.js';
 

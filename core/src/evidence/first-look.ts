@@ -140,7 +140,9 @@ export function lookResult(look: Look, known: ReadonlySet<string>): LookResult {
     const index = INDEX.get(skill.id) ?? 0;
     const tries = look.tries.filter((one) => one.skillId === skill.id);
     const own = tries.filter((one) => one.outcome === 'own').length;
-    const missed = tries.filter(({ outcome }) => outcome === 'not-yet' || outcome === 'help').length;
+    const missed = tries.filter(
+      ({ outcome }) => outcome === 'not-yet' || outcome === 'help',
+    ).length;
     const q =
       atLeast(belief, index + 1) -
       (own >= 2 ? 0 : MISS_COSTS * missed) +

@@ -288,7 +288,9 @@ describe('the fold', () => {
     // Nobody noted where: only the last stretch is known to have had help.
     const nowhere = helped([]).skills;
     expect(nowhere['say-5']).toBeUndefined();
-    expect(nowhere['say-20']!.ledger.items).toEqual({ 'to-20': { asked: 1, own: 0, last: 'help' } });
+    expect(nowhere['say-20']!.ledger.items).toEqual({
+      'to-20': { asked: 1, own: 0, last: 'help' },
+    });
   });
 
   it('keeps a tracking slip apart from knowing that the last word is how many', () => {

@@ -81,8 +81,7 @@ export function frontierOf(state: ChildState, today: Day): Wanted[] {
   const standings = new Map(SKILLS.map((skill) => [skill.id, standingOf(skill, state)]));
   const at = (id: string): Standing => standings.get(id) ?? 'not-met';
   const ready = (id: string): boolean =>
-    opensTheNext(skillOf(id), state) ||
-    (state.policy === 'follow-lead' && at(id) === 'nearly');
+    opensTheNext(skillOf(id), state) || (state.policy === 'follow-lead' && at(id) === 'nearly');
   const pointed = new Map<string, string>();
   for (const skill of SKILLS) {
     const ledger = state.skills[skill.id]?.ledger;

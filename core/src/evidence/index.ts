@@ -6,13 +6,14 @@ export * from './fold.js';
 export * from './frontier.js';
 export { likelySkills } from './likely.js';
 export {
-  isResting,
   EMPTY_LEDGER,
   type Ledger,
   NEEDED,
   REVISIT_DAYS,
+  isResting,
   itemsNeeded,
   itemsOnOwn,
+  replaySkill,
 } from './ledger.js';
 export { chanceAt, outlook, places } from './place-model.js';
 export * from './prompt.js';

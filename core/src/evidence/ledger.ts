@@ -232,6 +232,8 @@ function decide(
 /** A secure skill after a session: unsure once is looked at again, unsure twice running is lost. */
 function stillSecure(draft: Draft, p: number, day: Day, sitting: readonly Try[]): void {
   const isUnsure = p < NEARLY_FROM;
+  // A try or two are no look.
+  if (isUnsure && draft.lookAgain !== null && scoreOf(sitting).scored < REVIEW_TRIES) return;
   if (isUnsure && draft.lookAgain !== null) {
     draft.verdict = 'come-back';
     draft.revisit = null;

@@ -1,9 +1,10 @@
 import { hashText } from '../numbers/index.js';
 import { GUESS_CHANCE, skillOf } from '../skills/index.js';
 import type { Day, Outcome } from '../vocabulary/index.js';
-import { CEILING } from './ability.js';
+import { CEILING, type Distribution } from './ability.js';
 import { chanceOfItem } from './conclude.js';
-import { type ChildState, beliefOn } from './fold.js';
+import type { Core } from './day.js';
+import { beliefOn } from './fold.js';
 import { isKnown, standingOf } from './standing.js';
 
 /** Something that can be asked now; those that look alike at the table share a `key`. */
@@ -49,7 +50,7 @@ export function wantedChance(asked: readonly Asked[], last: boolean): number {
  */
 export function nextPrompt(
   candidates: readonly Candidate[],
-  state: ChildState,
+  state: Core,
   asked: readonly Asked[],
   today: Day,
   seed: string,
@@ -67,10 +68,13 @@ export function nextPrompt(
     const known = open.filter((one) => isKnown(standingOf(skillOf(one.skillId), state)));
     if (known.length > 0) open = known;
   }
+  const beliefs = new Map<string, Distribution>();
   const weighed = open.map((candidate) => {
     const skill = skillOf(candidate.skillId);
     const known = state.skills[candidate.skillId];
-    const chance = chanceOfItem(skill, candidate.itemId, beliefOn(known, today));
+    const belief = beliefs.get(skill.id) ?? beliefOn(known, today);
+    beliefs.set(skill.id, belief);
+    const chance = chanceOfItem(skill, candidate.itemId, belief);
     const fresh = (known?.ledger.items[candidate.itemId]?.own ?? 0) === 0;
     return { candidate, chance, fresh, tells: information(chance, GUESS_CHANCE[skill.answers]) };
   });

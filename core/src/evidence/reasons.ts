@@ -222,7 +222,8 @@ function secureReason(
 /** A rest is said as rest, never as what a child cannot do, with what to do in its place. */
 function restReason(skill: Skill, ledger: Ledger, seen: string): Reason {
   const titles = skill.buildsOn.map((id) => `“${skillOf(id).title}”`);
-  const instead = titles.length > 0 ? `${joinWords(titles)}, or a smaller range` : 'a smaller range';
+  const instead =
+    titles.length > 0 ? `${joinWords(titles)}, or a smaller range` : 'a smaller range';
   return {
     reason: `Resting until ${dayInWords(ledger.restUntil ?? '')}: it hardly ever came lately. ${capital(seen)}.`,
     change: `In its place: ${instead}. Then it is counted anew.`,

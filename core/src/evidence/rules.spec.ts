@@ -127,7 +127,13 @@ describe('the evidence rule', () => {
 
   it('follows a mixed course', () => {
     const mixed = 'abcd own, e help, f not-yet';
-    const days = [[0, mixed], [3, mixed], [5, ALL], [8, ALL], [10, ALL]] as const;
+    const days = [
+      [0, mixed],
+      [3, mixed],
+      [5, ALL],
+      [8, ALL],
+      [10, ALL],
+    ] as const;
     expectCourse(course(days), [
       [0.1181, 0.5665, 'started'],
       [0.1383, 0.6071, 'started'],
@@ -159,7 +165,11 @@ describe('the evidence rule', () => {
 
   it('looks again where a secure skill becomes unsure, and loses it the second time running', () => {
     const until = [0, 2, 4].map((day) => [day, ALL] as const);
-    const then = [...until, [18, 'a own, c not-yet, e help'], [25, 'b help, d own, f not-yet']] as const;
+    const then = [
+      ...until,
+      [18, 'a own, c not-yet, e help'],
+      [25, 'b help, d own, f not-yet'],
+    ] as const;
     const found = course(then);
     expectCourse(found.slice(3), [
       [0.6936, 0.7854, 'secure'],
@@ -167,7 +177,13 @@ describe('the evidence rule', () => {
     ]);
     expect(found[4]!.ledger.lookAgain).toBe(addDays(FIRST, 25 + 7));
     const lost = course([...then, [30, 'abc not-yet']]).at(-1)!;
-    expect([lost.is, lost.ledger.revisit, lost.ledger.lookAgain]).toEqual(['come-back', null, null]);
+    expect([lost.is, lost.ledger.revisit, lost.ledger.lookAgain]).toEqual([
+      'come-back',
+      null,
+      null,
+    ]);
+    const glanced = course([...then, [30, 'a not-yet']]).at(-1)!;
+    expect(glanced.is).toBe('look-again');
     const cleared = course([...then, [27, 'abcdef own']]).at(-1)!;
     expect([cleared.is, cleared.ledger.lookAgain]).toEqual(['secure', null]);
     // A doubt that clears is no step further.
@@ -216,7 +232,10 @@ describe('what is asked of a decision', () => {
 });
 
 describe('reviews', () => {
-  const until = [[0, ALL], [2, ALL]] as const;
+  const until = [
+    [0, ALL],
+    [2, ALL],
+  ] as const;
   const due = (days: readonly (readonly [number, string])[]): string =>
     course(days).at(-1)!.ledger.revisit!.due;
 
@@ -242,7 +261,11 @@ describe('a step back', () => {
   const hopeless = 'abcd not-yet';
 
   it('rests a skill for two weeks after twelve tries on three days with hardly one on own', () => {
-    const found = course([[0, hopeless], [2, hopeless], [4, 'a own, bcd help']]);
+    const found = course([
+      [0, hopeless],
+      [2, hopeless],
+      [4, 'a own, bcd help'],
+    ]);
     expect(found[1]!.ledger.restUntil).toBeNull();
     expect(found[2]!.is).toBe('resting');
     expect(found[2]!.ledger.restUntil).toBe(addDays(FIRST, 4 + 14));
@@ -251,15 +274,37 @@ describe('a step back', () => {
   });
 
   it('wants three days, and counts anew afterwards', () => {
-    expect(course([[0, 'abcdef not-yet'], [2, 'abcdef not-yet']]).at(-1)!.ledger.restUntil).toBeNull();
-    const again = course([[0, hopeless], [2, hopeless], [4, hopeless], [20, hopeless], [22, hopeless]]);
+    expect(
+      course([
+        [0, 'abcdef not-yet'],
+        [2, 'abcdef not-yet'],
+      ]).at(-1)!.ledger.restUntil,
+    ).toBeNull();
+    const again = course([
+      [0, hopeless],
+      [2, hopeless],
+      [4, hopeless],
+      [20, hopeless],
+      [22, hopeless],
+    ]);
     expect(again.at(-1)!.is).toBe('started');
   });
 
   it('looks at the latest sessions only, and leaves three in ten alone', () => {
-    const some = [[0, ALL], [2, hopeless], [4, hopeless], [6, 'abcd own'], [8, 'ab own, cd not-yet']];
+    const some = [
+      [0, ALL],
+      [2, hopeless],
+      [4, hopeless],
+      [6, 'abcd own'],
+      [8, 'ab own, cd not-yet'],
+    ];
     expect(course(some as [number, string][]).at(-1)!.ledger.restUntil).toBeNull();
-    const late = [[0, ALL], [2, hopeless], [4, hopeless], [6, hopeless]];
+    const late = [
+      [0, ALL],
+      [2, hopeless],
+      [4, hopeless],
+      [6, hopeless],
+    ];
     expect(course(late as [number, string][]).at(-1)!.is).toBe('resting');
   });
 });

@@ -48,7 +48,7 @@ function cautions(problem: WeekProblem, card: Card): Broken[] {
 const namesOf = (children: WeekProblem['children'], some: readonly number[]): string =>
   joinWords(some.map((c) => children[c]?.name ?? 'a child'));
 
-/** What could hurt a child in a card: small parts and food. No hand may pass over these. */
+/** What could hurt a child in a card: small parts, and what holds an allergen. No hand may pass over these. */
 export function dangersOf(problem: WeekProblem, card: Card): string[] {
   const { activities, children, days, moments } = problem;
   const activity = activities[card.activity];
@@ -67,10 +67,14 @@ export function dangersOf(problem: WeekProblem, card: Card): string[] {
       `${activity.title} needs small parts, and ${namesOf(children, careful)} ${careful.length > 1 ? 'are' : 'is'} in the room at ${moments[card.moment]?.name ?? 'that moment'}.`,
     );
   }
-  const allergic = card.takers.filter((c) => activity.barred[c] === 'allergy');
+  const shared = moments[card.moment]?.shared ?? true;
+  const allergic = activity.keptFrom.filter((c) =>
+    shared ? day.here.includes(c) : card.takers.includes(c),
+  );
   if (allergic.length > 0) {
+    const has = allergic.length > 1 ? 'have' : 'has';
     found.push(
-      `${activity.title} has to do with food, and ${namesOf(children, allergic)} has an allergy.`,
+      `Nothing here that serves ${activity.title} is free of what ${namesOf(children, allergic)} ${has} an allergy to.`,
     );
   }
   return found;

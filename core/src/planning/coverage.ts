@@ -49,7 +49,7 @@ function whyMissing(
   if (barred.every((one) => one === 'cupboard')) return 'nothing in the cupboard for it';
   if (barred.every((one) => one !== null)) {
     if (barred.includes('longer')) return 'its activities are longer than the child sits';
-    return barred.includes('allergy') ? 'food, and an allergy' : 'from a later age on';
+    return barred.includes('allergy') ? 'an allergy to what serves it' : 'from a later age on';
   }
   const able = serving.filter(
     (a) => !problem.activities[a]?.barred[c] && days.some((d) => mayTake(problem, a, c, d)),

@@ -1,4 +1,4 @@
-import { clothedIn } from '../things/index.js';
+import { careFor, clothedIn, inReach } from '../things/index.js';
 import type { Day, PlanEntry, Taker } from '../vocabulary/index.js';
 import type { Card } from './problem.js';
 import { type PlannedWeek, cardMinutes, isFixed } from './week-problem.js';
@@ -21,20 +21,21 @@ export function entryOf({ problem, facts }: PlannedWeek, card: Card, id: string)
     return child ? [{ childId: child.id, top: gains?.[c]?.top ?? 5 }] : [];
   });
   if (!activity || takers.length === 0) throw new RangeError('not a card of this week');
-  const careful = card.takers.some((c) => problem.children[c]?.careful);
+  const here = problem.days[card.day]?.here ?? [];
+  const near = inReach(problem.moments[card.moment], here, (c) => card.takers.includes(c));
+  const day = problem.days[card.day]?.day ?? facts.today;
   const [clothes] = clothedIn(
     activity,
     children.map(({ child }) => child),
     facts.things,
-    {
-      noSmallParts:
-        careful || (problem.days[card.day]?.here ?? []).some((c) => problem.children[c]?.careful),
-      allergies: facts.children.flatMap(({ child }) => child.cautions.allergies),
-    },
+    careFor(
+      [...new Set([...near, ...card.takers])].flatMap((c) => facts.children[c]?.child ?? []),
+      day,
+    ),
   );
   return {
     id,
-    day: problem.days[card.day]?.day ?? facts.today,
+    day,
     momentId: problem.moments[card.moment]?.id ?? '',
     activityId: activity.id,
     takers,

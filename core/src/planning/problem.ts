@@ -86,6 +86,8 @@ export interface PlanActivity {
   readonly uses: readonly { readonly item: number; readonly base: number; readonly each: number }[];
   /** By child; null where it serves nothing that the child is at, or is not for the child. */
   readonly gains: readonly (Gain | null)[];
+  /** Children in whose reach it cannot be: nothing that serves it here is free of their allergies. */
+  readonly keptFrom: readonly number[];
   /** By child: why it is not for the child whatever it would serve; null where it may be. */
   readonly barred: readonly (Barred | null)[];
   /** Days on which it may not be: used on the day before the week, or taken out by hand. */

@@ -32,7 +32,11 @@ export function termsOn(problem: WeekProblem, a: number, d: number): Terms {
   const activity = problem.activities[a];
   const day = problem.days[d];
   if (!activity || !day) return { most: 0, moments: [], smallParts: false };
-  const moments = activity.moments.filter((m) => day.moments.includes(m));
+  // Somebody with an allergy to it may be in the house, and not in the room.
+  const apart = activity.keptFrom.some((c) => day.here.includes(c));
+  const moments = activity.moments.filter(
+    (m) => day.moments.includes(m) && !(apart && problem.moments[m]?.shared),
+  );
   if (!day.here.some((c) => problem.children[c]?.careful)) {
     return { most: activity.mostAny, moments, smallParts: false };
   }

@@ -3,6 +3,7 @@ import { type Wanted, frontierOf } from '../evidence/index.js';
 import { skillOf } from '../skills/index.js';
 import {
   type Care,
+  activityKeptFrom,
   clothedIn,
   groupLimit,
   mustNotMeetSmallParts,
@@ -15,6 +16,7 @@ import {
   type Day,
   type PlanEntry,
   STRANDS,
+  type Thing,
   addDays,
   ageOn,
   minutesOfDay,
@@ -195,9 +197,19 @@ function activityFor(facts: WeekFacts, activity: Activity, around: Around): Plan
   const { children, things, household, sheet, lately } = facts;
   const { wanted, careful, moments, days, first, items } = around;
   const isTable = activity.band === 'table';
-  const allergies = [...new Set(children.flatMap(({ child }) => child.cautions.allergies))];
+  const lowest = Math.min(LOWEST_TOP, ...topsOf(activity, activity.capture));
+  const keptFrom = children.flatMap(({ child }, c) =>
+    isKeptFrom(activity, child.cautions.allergies, lowest, things) ? [c] : [],
+  );
+  const allergies = [
+    ...new Set(
+      children.flatMap(({ child }, c) => (keptFrom.includes(c) ? [] : child.cautions.allergies)),
+    ),
+  ];
   const care = (noSmallParts: boolean): Care => ({ noSmallParts, allergies });
-  const barred = children.map((one) => barredFor(activity, one, first));
+  const barred = children.map((one, c): Barred | null =>
+    keptFrom.includes(c) ? 'allergy' : barredFor(activity, one, first),
+  );
   const gains = children.map((one, c): Gain | null =>
     gainFor(activity, one, wanted[c] ?? [], first, () =>
       clothedIn(activity, [one.child], things, care(careful[c] ?? true)),
@@ -220,7 +232,6 @@ function activityFor(facts: WeekFacts, activity: Activity, around: Around): Plan
     things,
     care(true),
   );
-  const lowest = Math.min(LOWEST_TOP, ...topsOf(activity, activity.capture));
   const shortest = activity.minutes[0];
   const longest = Math.max(0, ...children.map(({ pace }, c) => (gains[c] ? pace.minutes : 0)));
   const minutes = isTable ? cardMinutes(activity, longest) : shortest;
@@ -261,6 +272,7 @@ function activityFor(facts: WeekFacts, activity: Activity, around: Around): Plan
         ];
       }),
     gains,
+    keptFrom,
     barred: barred.map((one) => one ?? (mostAny + mostSafe === 0 ? 'cupboard' : null)),
     notOn: days.flatMap(({ day }, d) =>
       sheet.banned.includes(activity.id) ||
@@ -277,10 +289,21 @@ export function cardMinutes({ band, minutes }: Activity, tableMinutes: number): 
   return band === 'table' ? Math.max(shortest, Math.min(longest, tableMinutes)) : shortest;
 }
 
+/** True where nothing that serves an activity is free of what somebody is allergic to. */
+function isKeptFrom(
+  activity: Activity,
+  allergies: readonly string[],
+  lowest: number,
+  things: readonly Thing[],
+): boolean {
+  if (allergies.length === 0) return false;
+  if (allergies.some((one) => activityKeptFrom(activity, one) !== null)) return true;
+  const canBe = (care: Care): boolean => groupLimit(activity, [lowest], 1, things, care) > 0;
+  return !canBe({ noSmallParts: false, allergies }) && canBe({ noSmallParts: false });
+}
+
 function barredFor(activity: Activity, { child, pace }: ChildFacts, day: Day): Barred | null {
   if (ageInYears(child.birthDate, day) < activity.fromAge - ABOUT_YEARS) return 'age';
-  const isFood = activity.hazards.includes('food') || activity.hazards.includes('allergen');
-  if (isFood && child.cautions.allergies.length > 0) return 'allergy';
   return activity.band === 'table' && activity.minutes[0] > pace.minutes ? 'longer' : null;
 }
 

@@ -1,5 +1,6 @@
 import type { Activity, Child, Thing } from '../vocabulary/index.js';
-import { type Care, isSafe, usable } from './needs.js';
+import { type Care, isSafe } from './care.js';
+import { usable } from './needs.js';
 
 /** Things that clothe an activity in what a child likes; the numbers stay the same. */
 export interface Clothing {

@@ -1,97 +1,15 @@
 import { type Sizes, evaluate, explain } from '../activities/quantity.js';
-import {
-  type Activity,
-  HAZARDS,
-  type Hazard,
-  type Need,
-  type Thing,
-  type Use,
-} from '../vocabulary/index.js';
-import { smallPart } from './small-parts.js';
+import type { Activity, Need, Thing, Use } from '../vocabulary/index.js';
+import { type Care, isSafe, unsafeBecause } from './care.js';
+import { type Recipe, keptFrom, needKeptFrom, recipeFor } from './holds.js';
 
 /** One planned activity as far as things are concerned. */
 export interface Planned {
   readonly activity: Activity;
   readonly sizes: Sizes;
-  /** Things are used again on the same day; on another day consumables are used anew. */
-  readonly day?: string;
+  /** What those in reach of it ask of things. */
+  readonly care: Care;
 }
-
-/** What the youngest people in the room ask of things. */
-export interface Care {
-  /** True when a child under three, or one who still mouths things, is here. */
-  readonly noSmallParts: boolean;
-  /** Words such as "walnut": things whose name holds one are kept away. */
-  readonly allergies?: readonly string[];
-}
-
-/** Things that are large by nature, so that unknown measures do not make them small parts. */
-export const LARGE_USES: readonly Use[] = [
-  'bowl',
-  'plate',
-  'cup',
-  'cloth',
-  'cover',
-  'board',
-  'paper',
-  'sheet',
-  'box',
-  'basket',
-  'tray',
-  'sack',
-  'jar',
-  'rail',
-  'tube-box',
-  'frame',
-  'mat',
-  'track',
-  'chart',
-  'card',
-  'floor-card',
-  'puppet',
-  'book',
-  'hoop',
-  'mirror',
-  'scale',
-  'balance',
-  'parcel',
-  'towel',
-  'line',
-  'tape',
-  'yarn',
-  'string',
-  'scissors',
-  'pen',
-  'paint',
-  'dough',
-  'tongs',
-];
-
-/** Refused whatever the size and whoever is here. */
-const NEVER: readonly Hazard[] = ['button-cell', 'magnet'];
-
-/** Why a thing may not lie where these children are; null where it may. */
-export function unsafeBecause(thing: Thing, care: Care): string | null {
-  const never = NEVER.find((hazard) => thing.hazards.includes(hazard));
-  if (never && thing.use !== 'scale') {
-    return never === 'magnet' ? 'has a magnet' : 'runs on a button cell';
-  }
-  const allergy = care.allergies?.find((word) =>
-    thing.name.toLowerCase().includes(word.trim().toLowerCase()),
-  );
-  if (allergy) return `somebody here has an allergy: ${allergy}`;
-  if (!care.noSmallParts) return null;
-  const large = thing.shape.kind === 'unknown' && LARGE_USES.includes(thing.use);
-  if (large || smallPart(thing.shape) === 'neither') return null;
-  return smallPart(thing.shape) === 'small-ball' ? 'small ball' : 'small part';
-}
-
-/** True when the thing may lie where these children are. */
-export const isSafe = (thing: Thing, care: Care): boolean => unsafeBecause(thing, care) === null;
-
-/** Hazards that call for an adult's eye, in the order of the vocabulary. */
-export const hazardsOf = (things: readonly Thing[]): Hazard[] =>
-  HAZARDS.filter((hazard) => things.some((thing) => thing.hazards.includes(hazard)));
 
 /** How many of a thing serve a need: of two-color needs the two largest colors count. */
 export function usable(thing: Thing, need: Need): number {
@@ -215,6 +133,12 @@ export function standInsFor(
     .map(({ thing, has, because }) => ({ thing, has, because }));
 }
 
+/** Why something stays away, and the allergies that keep it; none where it is a small part. */
+export interface Kept {
+  readonly because: string;
+  readonly allergies: readonly string[];
+}
+
 /** One line of what is needed, beside what the cupboard has. */
 export interface NeedLine {
   /** Stable for the day, so that a tick stays with its line. */
@@ -233,39 +157,47 @@ export interface NeedLine {
   readonly short: number;
   readonly standIns: readonly StandIn[];
   /** Things that would serve and stay away, with the reason. */
-  readonly away: readonly { readonly thing: Thing; readonly because: string }[];
+  readonly away: readonly (Kept & { readonly thing: Thing })[];
+  /** Why it is not to be used although nobody listed it, as it holds what somebody must not meet. */
+  readonly barred: Kept | null;
+  /** What can be made in its place where nothing safe is there. */
+  readonly instead: Recipe | null;
   /** Titles of the activities that ask for it. */
   readonly for: readonly string[];
 }
 
 interface Sum {
   need: Need;
+  care: Care;
   count: number;
   wish: number | null;
   sum: string;
   titles: string[];
 }
 
+/** The same care gives the same word. */
+const careWord = ({ noSmallParts, allergies = [] }: Care): string =>
+  [noSmallParts ? 'large' : 'any', ...[...allergies].sort()].join(' ');
+
 /**
  * What some planned activities need in all: the most wanted at once of each kind, since things are
- * used again, and the sum of what is used up. What is short stands first, then in the given order.
+ * used again, and the sum of what is used up. Where those in reach differ, so may the things: each kind
+ * of care has a line of its own. What is short stands first, then in the given order.
  */
-export function needsOf(
-  planned: readonly Planned[],
-  cupboard: readonly Thing[],
-  care: Care,
-): NeedLine[] {
+export function needsOf(planned: readonly Planned[], cupboard: readonly Thing[]): NeedLine[] {
   const sums = new Map<string, Sum>();
-  for (const { activity, sizes } of planned) {
+  const cares = [...new Set(planned.map(({ care }) => careWord(care)))];
+  for (const { activity, sizes, care } of planned) {
     for (const need of activity.needs) {
-      const key = [need.use, need.words, need.colors].join('/');
+      const kind = [need.use, need.words, need.colors].join('/');
+      const key = careWord(care) === cares[0] ? kind : `${kind}/${careWord(care)}`.slice(0, 120);
       const count = evaluate(need.must, sizes);
       if (count === 0) continue;
       const wish = need.wish === null ? null : evaluate(need.wish, sizes);
       const sum = explain(need.must, sizes);
       const known = sums.get(key);
       if (!known) {
-        sums.set(key, { need, count, wish, sum, titles: [activity.title] });
+        sums.set(key, { need, care, count, wish, sum, titles: [activity.title] });
         continue;
       }
       if (need.consumable) {
@@ -279,15 +211,27 @@ export function needsOf(
       if (!known.titles.includes(activity.title)) known.titles.push(activity.title);
     }
   }
-  const lines = [...sums].map(([key, sum]) => lineFor(key, sum, cupboard, care));
+  const lines = [...sums].map(([key, sum]) => lineFor(key, sum, cupboard));
   return lines.sort((a, b) => Number(b.short > 0) - Number(a.short > 0));
+}
+
+/** Which allergies keep something away, and the first reason; null where none does. */
+function keptBy(
+  allergies: readonly string[],
+  because: (allergy: string) => string | null,
+): Kept | null {
+  const found = allergies.flatMap((allergy) => {
+    const why = because(allergy);
+    return why === null ? [] : [{ allergy, why }];
+  });
+  const [first] = found;
+  return first ? { because: first.why, allergies: found.map((one) => one.allergy) } : null;
 }
 
 function lineFor(
   key: string,
-  { need, count, wish, sum, titles }: Sum,
+  { need, care, count, wish, sum, titles }: Sum,
   cupboard: readonly Thing[],
-  care: Care,
 ): NeedLine {
   const fitting = cupboard
     .map((thing) => ({ thing, has: usable(thing, need), because: unsafeBecause(thing, care) }))
@@ -300,6 +244,9 @@ function lineFor(
   const unlisted = fitting.length === 0;
   const short = unlisted ? 0 : Math.max(0, count - (best?.has ?? 0));
   const missing = unlisted ? count : short;
+  const { allergies = [] } = care;
+  const barred = unlisted ? keptBy(allergies, (one) => needKeptFrom(need, one)) : null;
+  const isKept = barred !== null || (fitting.length > 0 && safe.length === 0);
   return {
     key,
     use: need.use,
@@ -312,7 +259,13 @@ function lineFor(
     has: best?.has ?? 0,
     short,
     standIns: missing > 0 ? standInsFor(need, missing, cupboard, care, best?.thing ?? null) : [],
-    away: fitting.flatMap(({ thing, because }) => (because === null ? [] : [{ thing, because }])),
+    away: fitting.flatMap(({ thing, because }) => {
+      if (because === null) return [];
+      const by = keptBy(allergies, (one) => keptFrom(thing, one));
+      return [{ thing, because, allergies: by?.allergies ?? [] }];
+    }),
+    barred,
+    instead: isKept && allergies.length > 0 ? recipeFor(need.use, allergies) : null,
     for: titles,
   };
 }

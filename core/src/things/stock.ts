@@ -1,6 +1,8 @@
 import { evaluate } from '../activities/quantity.js';
 import type { Activity, Need, Thing } from '../vocabulary/index.js';
-import { type Care, LARGE_USES, isSafe, standInsFor, usable } from './needs.js';
+import { type Care, LARGE_USES, isSafe } from './care.js';
+import { needKeptFrom } from './holds.js';
+import { standInsFor, usable } from './needs.js';
 
 /** More than any activity asks for: nobody counts what is not on the list. */
 const PLENTY = 1000;
@@ -8,14 +10,17 @@ const PLENTY = 1000;
 /**
  * How many things serve a need here: the best that is safe, or what could stand in for it. What the
  * cupboard does not list at all may well be in the house and counts as enough; where small parts must
- * stay away, only if it is large by nature.
+ * stay away, only if it is large by nature, and never where it holds what somebody must not meet.
  */
 export function stockFor(need: Need, cupboard: readonly Thing[], care: Care): number {
   const fitting = cupboard.filter((thing) => usable(thing, need) > 0);
   const safe = fitting.filter((thing) => isSafe(thing, care)).map((thing) => usable(thing, need));
   const others = standInsFor(need, PLENTY, cupboard, care).map((one) => one.has);
   const isUnlisted = fitting.length === 0;
-  if (isUnlisted && (!care.noSmallParts || LARGE_USES.includes(need.use))) return Infinity;
+  const isKept = (care.allergies ?? []).some((one) => needKeptFrom(need, one) !== null);
+  if (isUnlisted && !isKept && (!care.noSmallParts || LARGE_USES.includes(need.use))) {
+    return Infinity;
+  }
   return Math.max(0, ...safe, ...others);
 }
 
@@ -33,7 +38,14 @@ export function groupLimit(
   care: Care,
 ): number {
   const widest = [...tops].sort((a, b) => b - a);
-  const stock = needs.map((need) => (need.consumable ? Infinity : stockFor(need, cupboard, care)));
+  // Of what is used up the week counts how much; here it is asked whether any of it is safe.
+  const stock = needs.map((need) =>
+    need.consumable
+      ? stockFor(need, cupboard, { ...care, noSmallParts: false }) > 0
+        ? Infinity
+        : 0
+      : stockFor(need, cupboard, care),
+  );
   let group = 0;
   while (group < Math.min(most, widest.length)) {
     const sizes = { tops: widest.slice(0, group + 1) };

@@ -1,7 +1,7 @@
 import { findActivity } from '../activities/index.js';
 import { seeded } from '../numbers/index.js';
 import type { Shape, Thing } from '../vocabulary/index.js';
-import { isSafe, needsOf, smallPart, smallPartReason } from './index.js';
+import { type Planned, isSafe, needsOf, smallPart, smallPartReason } from './index.js';
 
 const thing = (more: Partial<Thing>): Thing => ({
   id: '00000000-0000-4000-8000-000000000009',
@@ -121,7 +121,9 @@ describe('the small-part verdict', () => {
 
 describe('stand-ins', () => {
   const under = findActivity('counters-under')!;
-  const planned = [{ activity: under, sizes: { tops: [10] } }];
+  const planned = (noSmallParts: boolean): Planned[] => [
+    { activity: under, sizes: { tops: [10] }, care: { noSmallParts } },
+  ];
 
   it('name what is short, and what would do', () => {
     const bobbins = thing({
@@ -130,7 +132,7 @@ describe('stand-ins', () => {
       count: 48,
       colors: [],
     });
-    const line = needsOf(planned, [thing({}), bobbins], { noSmallParts: false }).find(
+    const line = needsOf(planned(false), [thing({}), bobbins]).find(
       (one) => one.use === 'counter',
     )!;
     expect(line.count).toBe(55);
@@ -141,9 +143,7 @@ describe('stand-ins', () => {
   });
 
   it('are safe for the youngest, and say what stays away', () => {
-    const line = needsOf(planned, [thing({})], { noSmallParts: true }).find(
-      (one) => one.use === 'counter',
-    )!;
+    const line = needsOf(planned(true), [thing({})]).find((one) => one.use === 'counter')!;
     expect(line.thing).toBeNull();
     expect(line.short).toBe(55);
     expect(line.standIns).toEqual([]);
@@ -152,10 +152,11 @@ describe('stand-ins', () => {
 
   it('sum what is used up, and not what is used again', () => {
     const stickers = findActivity('sticker-cards')!;
-    const twice = [0, 1].map(() => ({ activity: stickers, sizes: { tops: [5] } }));
-    const lines = needsOf(twice, [], { noSmallParts: false });
+    const care = { noSmallParts: false };
+    const twice = [0, 1].map(() => ({ activity: stickers, sizes: { tops: [5] }, care }));
+    const lines = needsOf(twice, []);
     expect(lines.find((one) => one.use === 'sticker')!.count).toBe(30);
-    const again = needsOf([...planned, ...planned], [], { noSmallParts: false });
+    const again = needsOf([...planned(false), ...planned(false)], []);
     expect(again.find((one) => one.use === 'counter')!.count).toBe(55);
   });
 });
@@ -165,22 +166,19 @@ describe('laying ready', () => {
   const dice = findActivity('dice-touch')!;
 
   it('takes the most wanted at once, and names what is short with a stand-in', () => {
+    const care = { noSmallParts: false };
     const planned = [
-      { activity: handfuls, sizes: { tops: [5, 20] } },
-      { activity: dice, sizes: { tops: [5, 5] } },
+      { activity: handfuls, sizes: { tops: [5, 20] }, care },
+      { activity: dice, sizes: { tops: [5, 5] }, care },
     ];
-    const lines = needsOf(
-      planned,
-      [
-        thing({ count: 20, colors: [{ name: 'blue', count: 20 }] }),
-        thing({
-          id: '00000000-0000-4000-8000-000000000011',
-          name: 'felt balls',
-          alike: false,
-        }),
-      ],
-      { noSmallParts: false },
-    );
+    const lines = needsOf(planned, [
+      thing({ count: 20, colors: [{ name: 'blue', count: 20 }] }),
+      thing({
+        id: '00000000-0000-4000-8000-000000000011',
+        name: 'felt balls',
+        alike: false,
+      }),
+    ]);
     const counters = lines[0]!;
     expect(counters.count).toBe(36);
     expect(counters.short).toBe(16);
@@ -197,10 +195,27 @@ describe('laying ready', () => {
       shape: { kind: 'disc', diameterMm: 60, thicknessMm: 8 },
       colors: [],
     });
-    const planned = [{ activity: handfuls, sizes: { tops: [5] } }];
     const line = (noSmallParts: boolean) =>
-      needsOf(planned, [thing({}), big], { noSmallParts }).find((one) => one.use === 'counter');
+      needsOf(
+        [{ activity: handfuls, sizes: { tops: [5] }, care: { noSmallParts } }],
+        [thing({}), big],
+      ).find((one) => one.use === 'counter');
     expect(line(true)?.thing?.name).toBe('felt discs');
     expect(line(false)?.thing?.name).toBe('cork discs');
+  });
+
+  it('has a line for each kind of care: what is small for one moment, and large for another', () => {
+    const big = thing({ name: 'felt discs', count: 30, colors: [] });
+    const large = { ...big, shape: { kind: 'disc', diameterMm: 60, thicknessMm: 8 } as const };
+    const lines = needsOf(
+      [true, false].map((noSmallParts) => ({
+        activity: handfuls,
+        sizes: { tops: [5] },
+        care: { noSmallParts },
+      })),
+      [thing({}), large],
+    ).filter((one) => one.use === 'counter');
+    expect(lines.map((one) => one.thing?.name)).toEqual(['felt discs', 'cork discs']);
+    expect(new Set(lines.map((one) => one.key)).size).toBe(2);
   });
 });

@@ -1,4 +1,5 @@
 import * as v from 'valibot';
+import { Allergens } from './allergens.js';
 import { Minutes, Slug, filled, flag, list, oneOf, text } from './basics.js';
 import { BANDS } from './household.js';
 import { CAPTURE_KINDS, type CaptureKind } from './records.js';
@@ -56,6 +57,8 @@ export const Need = v.object({
   colors: oneOf(['one', 'two', 'any'] as const),
   alike: flag,
   consumable: flag,
+  /** What it usually holds that somebody may be allergic to, such as wheat in dough. */
+  allergens: v.optional(Allergens),
 });
 
 export const STEP_KINDS = [

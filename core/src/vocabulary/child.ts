@@ -1,4 +1,5 @@
 import * as v from 'valibot';
+import { Allergens } from './allergens.js';
 import { Day, Id, Version, filled, flag, list, oneOf, text } from './basics.js';
 
 /** Felt shapes that stand for a child wherever space is short. */
@@ -31,7 +32,7 @@ export const PegMark = v.object({ shape: oneOf(PEG_SHAPES), color: oneOf(PEG_COL
 
 export const ChildCautions = v.object({
   mouths: flag,
-  allergies: list(filled(60), 12),
+  allergies: Allergens,
   note: text(500),
 });
 

@@ -1,5 +1,6 @@
 export * from './access.js';
 export * from './activity.js';
+export * from './allergens.js';
 export * from './basics.js';
 export * from './changes.js';
 export * from './child.js';

@@ -1,4 +1,5 @@
 import * as v from 'valibot';
+import { Allergens } from './allergens.js';
 import { Amount, Id, Version, filled, flag, list, oneOf, text } from './basics.js';
 
 /** What a thing serves as; an activity asks for a use, and the cupboard answers with things. */
@@ -103,6 +104,8 @@ export const Thing = v.object({
   consumable: flag,
   interests: list(filled(30), 12),
   hazards: list(oneOf(HAZARDS), HAZARDS.length),
+  /** What it holds that somebody may be allergic to; empty for nothing, absent where nobody said. */
+  allergens: v.optional(Allergens),
   version: Version,
 });
 

@@ -1,5 +1,12 @@
 import { LIBRARY, findActivity } from '@gumo/core/activities';
-import { type Care, type NeedLine, mustNotMeetSmallParts, needsOf } from '@gumo/core/things';
+import {
+  type NeedLine,
+  type Planned,
+  careFor,
+  cautionsAt,
+  inReach,
+  needsOf,
+} from '@gumo/core/things';
 import { findSkill, matchSkills } from '@gumo/core/skills';
 import {
   type Activity,
@@ -27,35 +34,41 @@ export function activityIn(store: Store, id: string): Activity | undefined {
   return findActivity(id) ?? store.activities.find(id);
 }
 
-/** What the children who are here ask of things. */
-export function careFor(children: readonly Child[], day: string): Care {
-  return {
-    noSmallParts: children.some((child) => mustNotMeetSmallParts(child, day)),
-    allergies: [...new Set(children.flatMap((child) => child.cautions.allergies))],
-  };
+/** An open entry with those who are in reach of it; null where nobody of it is here. */
+function plannedOf(
+  store: Store,
+  entry: PlanEntry,
+  here: readonly Child[],
+): (Planned & { readonly reach: readonly Child[] }) | null {
+  const activity = activityIn(store, entry.activityId);
+  const takers = new Set(entry.takers.map((one) => one.childId));
+  const tops = entry.takers
+    .filter((taker) => here.some((child) => child.id === taker.childId))
+    .map((one) => one.top);
+  const isOpen = entry.state === 'planned' || entry.state === 'begun';
+  if (!activity || tops.length === 0 || !isOpen) return null;
+  const moment = store.household.all()[0]?.moments.find((one) => one.id === entry.momentId);
+  const reach = inReach(moment, here, (child) => takers.has(child.id));
+  return { activity, sizes: { tops }, care: careFor(reach, entry.day), reach };
 }
 
-/** What the open entries of the plan need, for those who are here on their days. */
+/** What the open entries of the plan need, each for those who are in reach at its moment. */
 export function needsFor(
   store: Store,
   entries: readonly PlanEntry[],
   here: (day: string) => readonly Child[],
 ): NeedLine[] {
-  const planned = entries.flatMap((entry) => {
-    const activity = activityIn(store, entry.activityId);
-    const ids = new Set(here(entry.day).map((child) => child.id));
-    const tops = entry.takers.filter((taker) => ids.has(taker.childId)).map((one) => one.top);
-    const open = entry.state === 'planned' || entry.state === 'begun';
-    return activity && tops.length > 0 && open
-      ? [{ activity, sizes: { tops }, day: entry.day }]
-      : [];
-  });
-  const everyone = [...new Set(entries.map((entry) => entry.day))].flatMap((day) =>
-    here(day).map((child) => ({ child, day })),
-  );
-  const day = everyone[0]?.day ?? '1970-01-01';
-  const children = [...new Set(everyone.map((one) => one.child))];
-  return needsOf(planned, store.things.all(), careFor(children, day));
+  const planned = entries.flatMap((entry) => plannedOf(store, entry, here(entry.day)) ?? []);
+  return needsOf(planned, store.things.all());
+}
+
+/** The cautions that apply to an entry, each with what to do. */
+export function cautionsFor(store: Store, entry: PlanEntry, here: readonly Child[]): string[] {
+  const planned = plannedOf(store, entry, here);
+  if (!planned) return [];
+  const { activity, reach } = planned;
+  const lines = needsOf([planned], store.things.all());
+  return cautionsAt({ activity, lines, reach, here, day: entry.day });
 }
 
 /** Activities, the cupboard, songs and kits, and what the week needs of them. */

@@ -1,5 +1,4 @@
 import { nextSteps, topFor } from '@gumo/core/activities';
-import { mustNotMeetSmallParts } from '@gumo/core/things';
 import {
   Day,
   DayMark,
@@ -11,7 +10,7 @@ import {
 import { Router } from 'express';
 import { checked, notFound, outdated, wrongField } from '../problems.js';
 import { type Context, param } from './context.js';
-import { activityIn, needsFor } from './cupboard.js';
+import { activityIn, cautionsFor, needsFor } from './cupboard.js';
 
 /** The day as it stands: what is planned, who is away, what to lay ready. */
 export function daysRoutes(context: Context): Router {
@@ -31,7 +30,9 @@ export function daysRoutes(context: Context): Router {
       entries,
       ready: needsFor(store, entries, () => here),
       open: store.sittings.openOn(day),
-      noSmallParts: here.filter((child) => mustNotMeetSmallParts(child, day)).map((one) => one.id),
+      cautions: Object.fromEntries(
+        entries.map((entry) => [entry.id, cautionsFor(store, entry, here)]),
+      ),
     });
   });
 

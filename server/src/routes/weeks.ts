@@ -35,7 +35,7 @@ import type { WeekPlans } from '../planning/week-plans.js';
 import { Problem, checked, notFound, outdated, wrongField } from '../problems.js';
 import { weekOf } from '../week.js';
 import { type Context, param } from './context.js';
-import { needsFor } from './cupboard.js';
+import { cautionsFor, needsFor } from './cupboard.js';
 
 const Monday = WeekSheet.entries.from;
 const At = v.object({ now: v.optional(ClockTime) });
@@ -319,6 +319,17 @@ function boardOf({ planner, store }: Context, week: PlannedWeek) {
       away: store.days.find(day).away,
     })),
     entries: facts.entries,
+    cautions: Object.fromEntries(
+      facts.entries
+        .filter((entry) => entry.state === 'planned' && entry.day >= facts.today)
+        .map((entry) => {
+          const { away } = store.days.find(entry.day);
+          const here = facts.children.flatMap(({ child }) =>
+            away.includes(child.id) ? [] : child,
+          );
+          return [entry.id, cautionsFor(store, entry, here)];
+        }),
+    ),
     coverage: coverageOf(problem, cards),
     ...checkWeek(week),
     words: weekWords(week, cards, value),

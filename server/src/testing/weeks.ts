@@ -110,6 +110,7 @@ export function inventedWeek({
       mostSafe: hasLarge ? most : 0,
       needsSmall: !hasLarge,
       mostAny: most,
+      keptFrom: [],
       uses: random() < 0.1 ? [{ item: whole(0, 1), base: whole(0, 1), each: whole(1, 3) }] : [],
       gains: children.map((child) => {
         const wants = child.wanted.flatMap((want, w) => (strands.includes(want.strand) ? [w] : []));
