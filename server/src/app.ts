@@ -143,7 +143,9 @@ function apiRoutes(context: Context, requestsAMinute: number): Router {
   api.get('/counting', (_request, response) => {
     response.json(context.records.counting.state);
   });
-  api.get('/health', (_request, response) => void response.json({ ok: true }));
+  api.get('/health', (_request, response) => {
+    response.json({ ok: true, name: 'gumo', now: context.clock?.().toISOString() ?? null });
+  });
   mount(jsonRoutes(context));
   api.use(() => {
     throw notFound('address');
@@ -219,6 +221,12 @@ function asProblem(error: unknown): Problem | null {
     return new Problem(
       507,
       'The disk is full, so nothing of this was kept. Make room, then try again.',
+    );
+  }
+  if (code !== undefined && /^(EROFS|EACCES|EPERM|SQLITE_(READONLY|CANTOPEN))/.test(code)) {
+    return new Problem(
+      507,
+      'The folder of the records cannot be written, so nothing of this was kept. What is there can be read and exported.',
     );
   }
   if (code === 'SQLITE_BUSY') {

@@ -1,4 +1,3 @@
-import { rmSync } from 'node:fs';
 import { dirname, join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { UnusableDatabase } from './database/open.js';
@@ -7,10 +6,11 @@ import { CannotStart, serve } from './serve.js';
 const ROOT = fileURLToPath(new URL('../../', import.meta.url));
 const DEFAULT_PORT = 4310;
 
+const hasFixedDay = (): boolean => /^\d{4}-\d{2}-\d{2}$/.test(process.env['GUMO_TODAY'] ?? '');
+
 /** Today as the clock of this machine has it, or a fixed day from GUMO_TODAY. */
 function today(): string {
-  const fixed = process.env['GUMO_TODAY'];
-  if (fixed !== undefined && /^\d{4}-\d{2}-\d{2}$/.test(fixed)) return fixed;
+  if (hasFixedDay()) return process.env['GUMO_TODAY'] ?? '';
   const now = new Date();
   const two = (n: number): string => String(n).padStart(2, '0');
   return `${now.getFullYear()}-${two(now.getMonth() + 1)}-${two(now.getDate())}`;
@@ -38,17 +38,16 @@ async function main(): Promise<void> {
   if (unknown !== undefined) {
     throw new CannotStart(`Unknown option ${unknown}. There are --empty and --demo-reset.`);
   }
-  let databasePath = resolve(process.env['GUMO_DATA'] ?? join(ROOT, 'data/gumo.db'));
-  if (demoReset) {
-    databasePath = join(dirname(databasePath), 'demo.db');
-    for (const end of ['', '-wal', '-shm']) rmSync(`${databasePath}${end}`, { force: true });
-  }
+  const chosen = resolve(process.env['GUMO_DATA'] ?? join(ROOT, 'data/gumo.db'));
+  const databasePath = demoReset ? join(dirname(chosen), 'demo.db') : chosen;
   const running = await serve({
     databasePath,
+    anew: demoReset,
     port: portFrom(process.env['PORT']),
     demoPath: args.includes('--empty') ? null : join(ROOT, 'demo/spindle-cottage.json'),
     webFolder: process.env['GUMO_API_ONLY'] === '1' ? null : join(ROOT, 'web/dist/browser'),
     today,
+    clock: hasFixedDay() ? null : () => new Date(),
     keepsBackups: true,
     requestsAMinute: Number(process.env['GUMO_REQUESTS_A_MINUTE'] ?? 6000),
   });

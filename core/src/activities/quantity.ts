@@ -15,15 +15,21 @@ const GROUPS = 3;
 const SIZE = 5;
 const PIPS = 6;
 
+/** No household has more of anything; what comes out larger is a mistake, and counts as this. */
+const MOST_THINGS = 1_000_000;
+
 /**
- * Works out a quantity as a whole number of things, rounded up.
+ * Works out a quantity as a whole number of things, rounded up, at most a million.
  * `n` is the largest top, or a child's own inside `sum`; `k` the number of children.
  */
 export function evaluate(quantity: Quantity, sizes: Sizes): number {
   return Math.ceil(value(quantity, sizes, Math.max(0, ...sizes.tops)));
 }
 
-function value(quantity: Quantity, sizes: Sizes, n: number): number {
+const value = (quantity: Quantity, sizes: Sizes, n: number): number =>
+  Math.min(MOST_THINGS, unbounded(quantity, sizes, n));
+
+function unbounded(quantity: Quantity, sizes: Sizes, n: number): number {
   if (typeof quantity === 'number') return quantity;
   if (typeof quantity === 'string') return named(quantity, sizes, n);
   const all = (list: readonly Quantity[]): number[] => list.map((one) => value(one, sizes, n));
@@ -32,7 +38,10 @@ function value(quantity: Quantity, sizes: Sizes, n: number): number {
   if ('half' in quantity) return value(quantity.half, sizes, n) / 2;
   if ('least' in quantity) return Math.min(...all(quantity.least));
   if ('most' in quantity) return Math.max(...all(quantity.most));
-  if ('upTo' in quantity) return terms(quantity, sizes, n).reduce((sum, one) => sum + one, 0);
+  if ('upTo' in quantity) {
+    const { first, last, count } = terms(quantity, sizes, n);
+    return (count * (first + last)) / 2;
+  }
   return sizes.tops.reduce((sum, top) => sum + value(quantity.sum, sizes, top), 0);
 }
 
@@ -56,11 +65,11 @@ function terms(
   { upTo, from = 1, step = 1 }: Extract<Quantity, { upTo: Quantity }>,
   sizes: Sizes,
   n: number,
-): number[] {
+): { first: number; step: number; last: number; count: number } {
   const top = value(upTo, sizes, n);
-  const list: number[] = [];
-  for (let one = from; one <= top; one += step) list.push(one);
-  return list;
+  const count = Math.max(0, Math.floor((top - from) / step) + 1);
+  const last = count === 0 ? 0 : from + step * (count - 1);
+  return { first: count === 0 ? 0 : from, step, last, count };
 }
 
 /**
@@ -73,11 +82,10 @@ export function explain(quantity: Quantity, sizes: Sizes): string {
   return words === String(total) ? words : `${words} = ${total}`;
 }
 
-function row(numbers: readonly number[]): string {
-  if (numbers.length === 0) return '0';
-  return numbers.length > 4
-    ? `${numbers[0]} + ${numbers[1]} + … + ${numbers[numbers.length - 1]}`
-    : numbers.join(' + ');
+function row({ first, step, last, count }: ReturnType<typeof terms>): string {
+  if (count === 0) return '0';
+  if (count > 4) return `${first} + ${first + step} + … + ${last}`;
+  return Array.from({ length: count }, (_, i) => first + step * i).join(' + ');
 }
 
 function spell(quantity: Quantity, sizes: Sizes, n: number): string {

@@ -25,12 +25,14 @@ import {
 
 /** Name and version of Gumo's own open format for a whole household. */
 export const FORMAT = 'gumo-household';
-export const FORMAT_VERSION = 1;
+export const FORMAT_VERSION = 2;
+/** Earlier ones that still come in: 1 had no allergens of materials, and no rest that was ended. */
+const VERSIONS = [1, FORMAT_VERSION] as const;
 
 /** A whole household in one file. */
 export const HouseholdFile = v.object({
   format: v.literal(FORMAT, `must be "${FORMAT}"`),
-  version: v.literal(FORMAT_VERSION, `must be ${FORMAT_VERSION}`),
+  version: v.picklist(VERSIONS, `must be one of ${VERSIONS.join(', ')}`),
   /** The day on which the file was written. */
   day: v.pipe(v.string(), v.isoDate()),
   household: Household,

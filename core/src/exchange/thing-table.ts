@@ -14,9 +14,13 @@ export const THING_COLUMNS = [
   'used up',
   'interests',
   'hazards',
+  'holds',
 ] as const;
 export type ThingColumn = (typeof THING_COLUMNS)[number];
 export type ThingRow = Readonly<Record<ThingColumn, string>>;
+
+/** Said of a material that holds no allergen; an empty cell says nothing. */
+const NOTHING = 'none';
 
 const yesNo = (value: boolean): string => (value ? 'yes' : 'no');
 const listOf = (text: string): string[] =>
@@ -73,6 +77,7 @@ export const thingRow = (thing: Thing): ThingRow => ({
   'used up': yesNo(thing.consumable),
   interests: thing.interests.join('; '),
   hazards: thing.hazards.join('; '),
+  holds: thing.allergens?.length === 0 ? NOTHING : (thing.allergens ?? []).join('; '),
 });
 
 /**
@@ -91,6 +96,7 @@ export function thingOfRow(
   if (colors.includes(null)) {
     return { column: 'colors', message: 'must be like “20 blue; 20 orange”' };
   }
+  const holds = cells('holds').trim();
   const read = v.safeParse(Thing, {
     id: cells('id') || newId,
     name: cells('name'),
@@ -103,12 +109,14 @@ export function thingOfRow(
     consumable: cells('used up') === 'yes',
     interests: listOf(cells('interests')),
     hazards: listOf(cells('hazards')),
+    ...(holds === '' ? {} : { allergens: holds.toLowerCase() === NOTHING ? [] : listOf(holds) }),
     version: 1,
   });
   if (read.success) return read.output;
   const [issue] = read.issues;
   const field = (v.getDotPath(issue) ?? '').split('.')[0];
-  const column = field === 'consumable' ? 'used up' : field;
+  const column =
+    field === 'consumable' ? 'used up' : field === 'allergens' ? 'holds' : field;
   return {
     column: THING_COLUMNS.find((one) => one === column) ?? 'name',
     message: issue.message.startsWith('Invalid') ? 'is not right' : issue.message,

@@ -26,19 +26,41 @@ export type Quantity =
   | { readonly sum: Quantity }
   | { readonly upTo: Quantity; readonly from?: number; readonly step?: number };
 
-export const Quantity: v.GenericSchema<Quantity> = v.lazy(() =>
+const Terms = v.pipe(v.array(v.lazy(() => Quantity)), v.minLength(1), v.maxLength(8));
+const Part: v.GenericSchema<Quantity> = v.lazy(() => Quantity);
+
+/** How deep a quantity may be nested, and how many parts it may have. */
+const DEEPEST = 6;
+const MOST_PARTS = 40;
+
+/** Looks at a quantity level by level, so that no depth is too much for looking. */
+function isSmall(value: unknown): boolean {
+  let level: unknown[] = [value];
+  let parts = 0;
+  for (let depth = 0; level.length > 0; depth++) {
+    parts += level.length;
+    if (depth > 2 * DEEPEST || parts > MOST_PARTS) return false;
+    level = level.flatMap((one) =>
+      typeof one === 'object' && one !== null ? (Object.values(one) as unknown[]) : [],
+    );
+  }
+  return true;
+}
+
+export const Quantity: v.GenericSchema<Quantity> = v.pipe(
+  v.custom<Quantity>(isSmall, `must have at most ${MOST_PARTS} parts, ${DEEPEST} deep`),
   v.union(
     [
-      v.pipe(v.number(), v.minValue(0), v.maxValue(10_000)),
+      v.pipe(v.number(), v.minValue(0), v.maxValue(1000)),
       v.picklist(['n', 'k', 'g', 's', 'd'] as const),
-      v.strictObject({ add: v.array(Quantity) }),
-      v.strictObject({ times: v.array(Quantity) }),
-      v.strictObject({ half: Quantity }),
-      v.strictObject({ least: v.array(Quantity) }),
-      v.strictObject({ most: v.array(Quantity) }),
-      v.strictObject({ sum: Quantity }),
+      v.strictObject({ add: Terms }),
+      v.strictObject({ times: Terms }),
+      v.strictObject({ half: Part }),
+      v.strictObject({ least: Terms }),
+      v.strictObject({ most: Terms }),
+      v.strictObject({ sum: Part }),
       v.strictObject({
-        upTo: Quantity,
+        upTo: Part,
         from: v.optional(v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(20))),
         step: v.optional(v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(10))),
       }),

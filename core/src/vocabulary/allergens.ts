@@ -97,6 +97,9 @@ export const Allergens = v.pipe(
 
 /** What own words and names of things mean, by their words in the singular. */
 const MEANS: readonly (readonly [words: string, ...tags: Allergen[]])[] = [
+  // What is only called after food.
+  ['bread board'],
+  ['egg cup'],
   ['nut', 'tree-nut', 'peanut'],
   ['peanut', 'peanut'],
   ['groundnut', 'peanut'],

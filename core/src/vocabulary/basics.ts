@@ -20,10 +20,16 @@ export const Day = v.pipe(
   v.check((text) => isRealDay(text), 'must be a day that exists'),
 );
 
-/** A moment in time, UTC, as `2026-11-24T08:30:00.000Z`. */
+/**
+ * A moment in time, as `2026-11-24T08:30:00.000Z`: with another offset it is brought to UTC, so that
+ * moments can be put in order as text.
+ */
 export const Instant = v.pipe(
   v.string('must be text'),
   v.isoTimestamp('must be a time such as 2026-11-24T08:30:00.000Z'),
+  v.check((text) => isRealDay(text.slice(0, 10)), 'must be on a day that exists'),
+  v.check((text) => isWrittenYear(Date.parse(text)), 'must be a time that exists'),
+  v.transform((text) => new Date(text).toISOString()),
 );
 
 /** A time on the household's clock, as `08:30`. */
@@ -48,21 +54,31 @@ export const Minutes = v.pipe(
   v.maxValue(240, 'must be at most 240'),
 );
 
+/** More writes than any row sees. */
+const MOST_VERSIONS = 1_000_000_000;
+
 /** Version of a row; a write with an old version is refused. */
 export const Version = v.pipe(
   v.number('must be a number'),
   v.integer('must be a whole number'),
   v.minValue(0, 'must be 0 or more'),
+  v.maxValue(MOST_VERSIONS, `must be at most ${MOST_VERSIONS}`),
+);
+
+/** Text of whole characters: half a surrogate pair can be neither drawn nor written to a file. */
+const Characters = v.pipe(
+  v.string('must be text'),
+  v.check((text) => !/\p{Surrogate}/u.test(text), 'holds half a character'),
 );
 
 /** Free text with a greatest length in characters; may be empty. */
 export const text = (most: number) =>
-  v.pipe(v.string('must be text'), v.maxLength(most, `must have at most ${most} characters`));
+  v.pipe(Characters, v.maxLength(most, `must have at most ${most} characters`));
 
 /** Text that must say something once spaces are trimmed. */
 export const filled = (most: number) =>
   v.pipe(
-    v.string('must be text'),
+    Characters,
     v.trim(),
     v.minLength(1, 'must not be empty'),
     v.maxLength(most, `must have at most ${most} characters`),
@@ -77,6 +93,10 @@ export const flag = v.boolean('must be true or false');
 /** One of the given words. */
 export const oneOf = <const T extends readonly string[]>(words: T) =>
   v.picklist(words, `must be one of: ${words.join(', ')}`);
+
+/** True for a moment of the years that are written with four digits. */
+const isWrittenYear = (time: number): boolean =>
+  Number.isFinite(time) && /^\d{4}-/.test(new Date(time).toISOString());
 
 function isRealDay(value: string): boolean {
   const time = Date.parse(`${value}T00:00:00Z`);

@@ -12,6 +12,7 @@ export * from './household.js';
 export * from './merge.js';
 export * from './note.js';
 export * from './observation.js';
+export * from './possible.js';
 export * from './records.js';
 export * from './sample.js';
 export * from './sitting.js';

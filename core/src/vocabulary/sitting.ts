@@ -24,7 +24,14 @@ export const Taker = v.object({
   earlier: v.optional(list(Amount, 40)),
 });
 
-const Takers = v.pipe(list(Taker, 12), v.minLength(1, 'choose at least one child'));
+const Takers = v.pipe(
+  list(Taker, 12),
+  v.minLength(1, 'choose at least one child'),
+  v.check(
+    (takers) => new Set(takers.map((one) => one.childId)).size === takers.length,
+    'names a child twice',
+  ),
+);
 const ActivityId = v.union([Slug, Id], 'must be the id of an activity');
 
 /** One activity run with one to several children, from *Begin* to *End here*. */

@@ -6,6 +6,7 @@ import { type Attempts, makeAttempts } from './attempts.js';
 import { type Audit, auditIn } from './audit.js';
 import type { Certificate, OwnCertificate } from './certificate.js';
 import { type Devices, devicesIn } from './devices.js';
+import { type Intentions, intentionsIn } from './intentions.js';
 import { type Pairings, makePairings } from './pairings.js';
 
 /** What is kept about sharing, by name. */
@@ -25,6 +26,8 @@ export interface Access {
   readonly devices: Devices;
   readonly pairings: Pairings;
   readonly attempts: Attempts;
+  /** Children that are to be forgotten. */
+  readonly intentions: Intentions;
   readonly now: () => Date;
   choice<K extends keyof Choices>(what: K): Choices[K] | null;
   choose<K extends keyof Choices>(what: K, value: Choices[K]): void;
@@ -47,6 +50,7 @@ export function openAccess(databasePath: string, now: () => Date = () => new Dat
     devices: devicesIn(db, now),
     pairings: makePairings(now),
     attempts: makeAttempts(() => now().getTime()),
+    intentions: intentionsIn(db, now),
     now,
     choice: (what) => {
       const value = read.get(what) as string | undefined;

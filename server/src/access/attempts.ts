@@ -17,6 +17,7 @@ export interface Attempts {
   /** Seconds that this address must wait yet; 0 where it may try. */
   wait(address: string): number;
   missed(address: string): void;
+  /** What was counted as a miss proved right: it counts against nobody. */
   succeeded(address: string): void;
 }
 
@@ -52,6 +53,9 @@ export function makeAttempts(now: () => number): Attempts {
     },
     succeeded(address) {
       byAddress.delete(address);
+      // It was counted as a miss beforehand.
+      all.count = Math.max(0, all.count - 1);
+      if (all.count < FREE_OF_ALL) all.until = 0;
     },
   };
 }

@@ -1,6 +1,7 @@
 import { createHash, randomBytes, randomUUID } from 'node:crypto';
 import type { Device, Role } from '@gumo/core/vocabulary';
 import type { Database } from 'better-sqlite3';
+import { ifItCan } from '../database/if-it-can.js';
 import { hashed, isRight } from './passwords.js';
 
 /** Days without a word after which a device is a stranger again, and days after which it is in any case. */
@@ -47,6 +48,8 @@ export interface Devices {
   /** right, wrong, or out: too many misses, the device is let in no more. */
   unlock(id: string, pin: string): Promise<'right' | 'wrong' | 'out'>;
   putLock(id: string, minutes: Device['lockMinutes'], pin: string | null): Promise<void>;
+  /** Calls back with each device that is let in no more, whatever the reason. */
+  onRemoved(listener: (id: string) => void): void;
 }
 
 export const secretHash = (secret: string): Buffer => createHash('sha256').update(secret).digest();
@@ -59,7 +62,13 @@ export function devicesIn(db: Database, now: () => Date): Devices {
   const byToken = db.prepare('SELECT * FROM devices WHERE token_hash = ?');
   const byId = db.prepare('SELECT * FROM devices WHERE id = ?');
   const list = db.prepare('SELECT * FROM devices ORDER BY seen_at DESC, added_at DESC');
-  const remove = db.prepare('DELETE FROM devices WHERE id = ?');
+  const removeRow = db.prepare('DELETE FROM devices WHERE id = ?');
+  const listeners: ((id: string) => void)[] = [];
+  const remove = (id: string): boolean => {
+    const isGone = removeRow.run(id).changes > 0;
+    if (isGone) for (const listener of listeners) listener(id);
+    return isGone;
+  };
   const seen = db.prepare('UPDATE devices SET seen_at = ? WHERE id = ?');
   const touch = db.prepare('UPDATE devices SET touched_at = ? WHERE id = ? AND shut = 0');
   const shut = db.prepare('UPDATE devices SET shut = 1 WHERE id = ? AND pin_hash IS NOT NULL');
@@ -95,22 +104,23 @@ export function devicesIn(db: Database, now: () => Date): Devices {
       const token = randomBytes(32).toString('base64url');
       const id = randomUUID();
       const pinHash = pin === null ? null : await hashed(pin);
-      for (const row of list.all() as Row[]) if (isOver(row)) remove.run(row.id);
-      for (const { id: old } of all().slice(MOST_DEVICES - 1)) remove.run(old);
+      for (const row of list.all() as Row[]) if (isOver(row)) remove(row.id);
+      for (const { id: old } of all().slice(MOST_DEVICES - 1)) remove(old);
       insert.run({ id, name, role, hash: secretHash(token), at: at(), lockMinutes, pinHash });
       return { token, id };
     },
     of(token) {
       const row = byToken.get(secretHash(token)) as Row | undefined;
       if (!row || isOver(row)) return null;
-      if (since(row.seen_at) > SEEN_EVERY_MS) seen.run(at(), row.id);
+      if (since(row.seen_at) > SEEN_EVERY_MS) ifItCan(() => void seen.run(at(), row.id));
       return asDevice(row);
     },
     all,
-    remove: (id) => remove.run(id).changes > 0,
+    remove,
+    onRemoved: (listener) => void listeners.push(listener),
     removeAll(role) {
       const gone = (list.all() as Row[]).filter((row) => role === undefined || row.role === role);
-      for (const { id } of gone) remove.run(id);
+      for (const { id } of gone) remove(id);
       return gone.map(({ id }) => id);
     },
     touch: (id) => void touch.run(at(), id),
@@ -121,7 +131,7 @@ export function devicesIn(db: Database, now: () => Date): Devices {
       // Counted before it is looked at, so that many at once are as many misses.
       miss.run(id);
       if (row.pin_misses + 1 > PIN_MISSES) {
-        remove.run(id);
+        remove(id);
         return 'out';
       }
       if (await isRight(pin, row.pin_hash)) {
@@ -129,7 +139,7 @@ export function devicesIn(db: Database, now: () => Date): Devices {
         return 'right';
       }
       if (row.pin_misses + 1 < PIN_MISSES) return 'wrong';
-      remove.run(id);
+      remove(id);
       return 'out';
     },
     async putLock(id, minutes, pin) {

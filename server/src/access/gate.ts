@@ -12,8 +12,8 @@ import { helperMay } from './roles.js';
 /** What is served to a stranger: the sign-in page and what it is drawn with. */
 const OPEN =
   /^\/(sign-in|pair|gumo-household\.crt|icon\.svg|sign-in\.(css|js)|media\/[\w-]+\.woff2)$/;
-/** What a locked device may ask. */
-const WHILE_LOCKED = /^\/api\/access(\/(unlock|sign-out|lock))?$/;
+/** What a locked device may ask: how its lock stands, and to be opened. */
+export const WHILE_LOCKED: readonly string[] = ['GET /api/access', 'POST /api/access/unlock'];
 
 export const isEncrypted = (request: IncomingMessage): boolean => 'encrypted' in request.socket;
 
@@ -57,7 +57,8 @@ export const gate =
       deviceId: device.id,
       name: device.name,
     });
-    const locked = device.locked && path.startsWith('/api/') && !WHILE_LOCKED.test(path);
+    const asked = `${request.method} ${path.replace(/(.)\/+$/, '$1')}`;
+    const locked = device.locked && path.startsWith('/api/') && !WHILE_LOCKED.includes(asked);
     next(locked ? new Problem(423, 'This device is locked.') : undefined);
   };
 

@@ -18,6 +18,22 @@ export const PATIENCE: Patience = {
   connectionsCheckingInterval: 5_000,
 };
 
+/** TLS 1.2 and newer, with suites that encrypt and authenticate in one (RFC 9325, section 4.2; from memory). */
+const TLS = {
+  minVersion: 'TLSv1.2',
+  ciphers: [
+    'TLS_AES_256_GCM_SHA384',
+    'TLS_CHACHA20_POLY1305_SHA256',
+    'TLS_AES_128_GCM_SHA256',
+    'ECDHE-ECDSA-AES256-GCM-SHA384',
+    'ECDHE-RSA-AES256-GCM-SHA384',
+    'ECDHE-ECDSA-CHACHA20-POLY1305',
+    'ECDHE-RSA-CHACHA20-POLY1305',
+    'ECDHE-ECDSA-AES128-GCM-SHA256',
+    'ECDHE-RSA-AES128-GCM-SHA256',
+  ].join(':'),
+} as const;
+
 /** The second door: open to the home's network while sharing is on. */
 export interface Network {
   /** Opens or shuts it as chosen; afterwards `trouble` says why it could not. */
@@ -66,7 +82,10 @@ export function makeNetwork(
     if (!sharing?.on || access.choice('password') === null) return;
     const pair = await certificate();
     const next = pair
-      ? createSecure({ ...patience, cert: pair.certificate, key: pair.key }, listener)
+      ? createSecure(
+          { ...patience, ...TLS, cert: pair.certificate, key: pair.key },
+          listener,
+        )
       : createPlain(patience, listener);
     try {
       await new Promise<void>((resolve, reject) => {

@@ -63,3 +63,23 @@ export function isCommon(password: string): boolean {
   const half = plain.slice(0, plain.length / 2);
   return common.has(plain) || (plain === half + half && common.has(half)) || /^(.)\1*$/.test(plain);
 }
+
+/** Fewest letters and digits that a password must have beside names. */
+const OWN_LEAST = 6;
+const SHORTEST_NAME = 3;
+
+/** True where little is left of a password once these names are taken out, spaces, signs and case aside. */
+export function isNearTo(password: string, names: readonly string[]): boolean {
+  const plain = (text: string): string =>
+    text
+      .normalize('NFKD')
+      .toLowerCase()
+      .replace(/[^\p{L}\p{N}]/gu, '');
+  const words = names
+    .flatMap((name) => [plain(name), ...name.split(/\s+/).map(plain)])
+    .filter((word) => word.length >= SHORTEST_NAME)
+    .sort((a, b) => b.length - a.length);
+  const whole = plain(password);
+  const rest = words.reduce((left, word) => left.replaceAll(word, ''), whole);
+  return rest.length < whole.length && rest.length < OWN_LEAST;
+}

@@ -1,9 +1,10 @@
 import type { ChildNote } from '@gumo/core/vocabulary';
 import type { Database } from 'better-sqlite3';
+import { taken } from '../problems.js';
 
 /** Words about children, newest first. */
 export interface Notes {
-  /** True when it was new; the same note again is harmless. */
+  /** True when it was new; the same note again is harmless. @throws Problem 409 where another has its id */
   add(note: ChildNote): boolean;
   find(id: string): ChildNote | undefined;
   remove(id: string): void;
@@ -27,7 +28,10 @@ export function notesIn(db: Database): Notes {
   return {
     add(note) {
       const { id, childId, day, at } = note;
-      return insert.run({ id, childId, day, at, body: JSON.stringify(note) }).changes === 1;
+      const body = JSON.stringify(note);
+      if (insert.run({ id, childId, day, at, body }).changes === 1) return true;
+      if (one.get(id) !== body) throw taken('note');
+      return false;
     },
     find(id) {
       const body = one.get(id) as string | undefined;

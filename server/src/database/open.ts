@@ -6,6 +6,8 @@ import {
   readSync,
   readdirSync,
   readFileSync,
+  renameSync,
+  rmSync,
   statSync,
 } from 'node:fs';
 import { dirname, join } from 'node:path';
@@ -29,7 +31,9 @@ export const RECORDS: Kind = { applicationId: APPLICATION_ID, folder: folderOf('
 export const ACCESS: Kind = { applicationId: 0x47554d41, folder: folderOf('access-migrations') };
 
 /** A file that is not opened, with a sentence for the person at the screen. */
-export class UnusableDatabase extends Error {}
+export class UnusableDatabase extends Error {
+  override readonly name = 'UnusableDatabase';
+}
 
 export interface OpenDatabase {
   readonly db: Database.Database;
@@ -64,7 +68,7 @@ function inspect(path: string, newest: number, kind: Kind): boolean {
   const file = openSync(path, 'r');
   const read = readSync(file, header, 0, 100, 0);
   closeSync(file);
-  if (read === 0) return false;
+  if (read === 0) throw new UnusableDatabase(empty(path));
   if (read < 100 || header.toString('latin1', 0, 16) !== MAGIC) {
     throw new UnusableDatabase(
       `${path} is not a Gumo database. It was left as it is; choose another file with GUMO_DATA.`,
@@ -83,9 +87,14 @@ function inspect(path: string, newest: number, kind: Kind): boolean {
         'Update Gumo, or choose another file with GUMO_DATA.',
     );
   }
-  // A first start that was cut off leaves a database without a single table.
-  return known.tables > 0;
+  if (known.tables === 0) throw new UnusableDatabase(empty(path));
+  return true;
 }
+
+const empty = (path: string): string =>
+  `${path} holds no records. Where it was copied from a running Gumo, what was noted last stands in a ` +
+  'second file with -wal at the end of its name: copy both, or restore a backup. ' +
+  'To begin anew, remove it, or choose another file with GUMO_DATA.';
 
 const damaged = (path: string): string =>
   `${path} is damaged. It was left as it is; restore a backup, or choose another file with GUMO_DATA.`;
@@ -136,30 +145,50 @@ export function checkUsable(path: string): void {
   checkSound(path);
 }
 
-/**
- * Opens the household's database, makes it when there is none, and brings it up to date. A foreign,
- * damaged or newer file is refused and not written to.
- * @throws UnusableDatabase with a sentence that says what to do
- */
-export function openDatabase(path: string, kind: Kind = RECORDS): OpenDatabase {
-  const steps = migrations(kind);
-  const newest = steps[steps.length - 1]?.number ?? 0;
-  const inMemory = path === ':memory:';
-  const exists = !inMemory && inspect(path, newest, kind);
-  if (exists) checkSound(path);
-  else if (!inMemory) mkdirSync(dirname(path), { recursive: true });
-  const db = new Database(path);
-  db.pragma('journal_mode = WAL');
-  db.pragma('synchronous = FULL');
-  db.pragma('foreign_keys = ON');
-  db.pragma('busy_timeout = 2000');
+/** Takes every step that a database has not taken yet, each whole or not at all. */
+function bringUpToDate(db: Database.Database, kind: Kind): void {
   const current = db.pragma('user_version', { simple: true }) as number;
-  for (const step of steps.filter((one) => one.number > current)) {
+  for (const step of migrations(kind).filter((one) => one.number > current)) {
     db.transaction(() => {
       db.exec(step.sql);
       db.pragma(`application_id = ${kind.applicationId}`);
       db.pragma(`user_version = ${step.number}`);
     })();
   }
+}
+
+/** Makes a new database aside, so that its file is there whole or not at all. */
+function make(path: string, kind: Kind): void {
+  const aside = `${path}.making`;
+  mkdirSync(dirname(path), { recursive: true });
+  for (const end of ['', '-journal']) rmSync(`${aside}${end}`, { force: true });
+  const db = new Database(aside);
+  bringUpToDate(db, kind);
+  db.close();
+  renameSync(aside, path);
+}
+
+/**
+ * Opens the household's database, makes it when there is none, and brings it up to date. A foreign, empty,
+ * damaged or newer file is refused and not written to.
+ * @param isChecked whether every page of the file was looked at just now
+ * @throws UnusableDatabase with a sentence that says what to do
+ */
+export function openDatabase(
+  path: string,
+  kind: Kind = RECORDS,
+  isChecked = false,
+): OpenDatabase {
+  const newest = migrations(kind).at(-1)?.number ?? 0;
+  const inMemory = path === ':memory:';
+  const exists = !inMemory && inspect(path, newest, kind);
+  if (exists && !isChecked) checkSound(path);
+  else if (!exists && !inMemory) make(path, kind);
+  const db = new Database(path);
+  db.pragma('journal_mode = WAL');
+  db.pragma('synchronous = FULL');
+  db.pragma('foreign_keys = ON');
+  db.pragma('busy_timeout = 2000');
+  bringUpToDate(db, kind);
   return { db, isNew: !exists };
 }

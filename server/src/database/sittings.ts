@@ -1,5 +1,6 @@
 import type { Sitting, SittingEnd } from '@gumo/core/vocabulary';
 import type { Database } from 'better-sqlite3';
+import { taken } from '../problems.js';
 
 /** A sitting as a list shows it. */
 export interface SittingLine extends Sitting {
@@ -9,7 +10,10 @@ export interface SittingLine extends Sitting {
 
 export interface Sittings {
   find(id: string): Sitting | undefined;
-  /** Adds a sitting; the same one again is harmless. True when it was new. */
+  /**
+   * Adds a sitting; the same beginning again is harmless, whatever range a child is in by now. True when
+   * it was new. @throws Problem 409 where another has its id
+   */
   add(sitting: Sitting): boolean;
   /** Ends it; saying so again changes the mood at most. */
   end(id: string, end: SittingEnd): void;
@@ -36,6 +40,10 @@ const toSitting = <R extends SittingRow>(row: R): Omit<R, 'takers'> & Sitting =>
   ...row,
   takers: JSON.parse(row.takers) as Sitting['takers'],
 });
+
+/** What never changes of a sitting: what was begun, when, and with whom. */
+const beginningOf = ({ activityId, planEntryId, day, startedAt, takers }: Sitting): string =>
+  JSON.stringify([activityId, planEntryId, day, startedAt, takers.map((one) => one.childId)]);
 
 export function sittingsIn(db: Database): Sittings {
   const one = db.prepare(`SELECT ${COLUMNS} FROM sittings s WHERE s.id = ?`);
@@ -77,8 +85,14 @@ export function sittingsIn(db: Database): Sittings {
     add(sitting) {
       const isNew =
         insert.run({ ...sitting, takers: JSON.stringify(sitting.takers) }).changes === 1;
+      if (!isNew) {
+        if (beginningOf(toSitting(one.get(sitting.id) as SittingRow)) !== beginningOf(sitting)) {
+          throw taken('sitting');
+        }
+        return false;
+      }
       for (const taker of sitting.takers) insertChild.run(sitting.id, taker.childId);
-      return isNew;
+      return true;
     },
     putTakers: (sitting) => void takers.run(JSON.stringify(sitting.takers), sitting.id),
     end: (id, { endedAt, mood }) => void end.run(endedAt, mood, id),

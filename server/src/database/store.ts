@@ -14,10 +14,10 @@ import type {
 import type { PrintItem } from '@gumo/core/sheets';
 import type { Database } from 'better-sqlite3';
 import { type Facts, factsIn } from './facts.js';
-import { forgetChild } from './forget.js';
 import { type Notes, notesIn } from './notes.js';
 import { type Rows, rowsIn } from './rows.js';
 import { type Sittings, sittingsIn } from './sittings.js';
+import { ifItCan } from './if-it-can.js';
 import { type Weeks, weeksIn } from './weeks.js';
 import { type Enqueue, writerIn } from './writer.js';
 
@@ -45,8 +45,6 @@ export interface Store {
     find(childId: string): { rules: number; upto: number; body: string } | undefined;
     put(childId: string, rules: number, upto: number, body: string): void;
   };
-  /** Removes a child and all that is about it. False where there is no such child. */
-  forget(childId: string): boolean;
   /** All or nothing, at once. */
   atomically<T>(work: () => T): T;
   /** All or nothing, committed together with what else arrives in this turn of the event loop. */
@@ -119,9 +117,9 @@ export function storeIn(db: Database): Store {
     weeks: weeksIn(db),
     snapshots: {
       find: (childId) => snapshot.get(childId) as ReturnType<Store['snapshots']['find']>,
-      put: (...row) => void putSnapshot.run(...row),
+      // It can be counted again: what cannot be kept now is no fault.
+      put: (...row) => ifItCan(() => void putSnapshot.run(...row)),
     },
-    forget: (childId) => forgetChild(db, childId),
     atomically: (work) => db.transaction(work).immediate(),
     enqueue: writerIn(db),
   };

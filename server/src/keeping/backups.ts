@@ -1,10 +1,9 @@
 import { existsSync, mkdirSync, readdirSync, rmSync, statSync, statfsSync } from 'node:fs';
 import { basename, dirname, join } from 'node:path';
-import { Worker } from 'node:worker_threads';
 import { type Copy, backupNotice, copiesToDrop } from '@gumo/core/exchange';
 import type { Logger } from 'pino';
 import { Problem, notFound } from '../problems.js';
-import type { CopyWork } from './copy-worker.js';
+import { copyDatabase } from './copying.js';
 
 /** Made of itself, asked for, or before something that changes everything. */
 export type BackupKind = 'daily' | 'asked' | 'before';
@@ -34,7 +33,6 @@ export interface Backups {
   close(): Promise<void>;
 }
 
-const FILE = new URL('./copy-worker.js', import.meta.url);
 const LOOK_EVERY_MS = 30 * 60_000;
 /** The first pages go before. */
 const FIRST_LOOK_MS = 20_000;
@@ -71,28 +69,11 @@ export function backupsOf(databasePath: string, now: () => Date = () => new Date
       .sort((a, b) => b.at.localeCompare(a.at));
   }
 
-  const copy = (work: CopyWork): Promise<void> =>
-    new Promise((resolve, reject) => {
-      const worker = new Worker(FILE, { workerData: work, execArgv: [] });
-      worker.on('message', ({ error }: { error?: string }) => {
-        if (error === undefined) resolve();
-        else reject(new Error(error));
-      });
-      worker.on('error', reject);
-      worker.on('exit', () => reject(new Error('the copy was stopped')));
-    });
-
   function tidy(): void {
     const all = list();
     const drop = copiesToDrop(all.filter((one) => one.kind === 'daily'));
     const before = all.filter((one) => one.kind === 'before').slice(MOST_BEFORE);
     for (const { name } of [...drop, ...before]) rmSync(join(folder, name), { force: true });
-    // What a stop left half written.
-    if (existsSync(folder)) {
-      readdirSync(folder)
-        .filter((name) => name.startsWith(`${stem}-`) && name.endsWith('.part'))
-        .forEach((name) => rmSync(join(folder, name), { force: true }));
-    }
   }
 
   /** One copy after the other. */
@@ -102,7 +83,7 @@ export function backupsOf(databasePath: string, now: () => Date = () => new Date
       const name = `${stem}-${at}Z-${kind}.db`;
       try {
         mkdirSync(folder, { recursive: true });
-        await copy({ from: databasePath, to: join(folder, name) });
+        await copyDatabase({ from: databasePath, to: join(folder, name) });
       } catch (error) {
         throw new Problem(
           507,

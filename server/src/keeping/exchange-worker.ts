@@ -1,49 +1,53 @@
-import { closeSync, fsyncSync, openSync, readFileSync, rmSync, writeSync } from 'node:fs';
+import { readFileSync, rmSync } from 'node:fs';
 import { parentPort, workerData } from 'node:worker_threads';
-import { HouseholdFile } from '@gumo/core/exchange';
+import { HouseholdFile, strangersInPlan, withoutImpossible } from '@gumo/core/exchange';
 import Database from 'better-sqlite3';
 import { openDatabase } from '../database/open.js';
 import { storeIn } from '../database/store.js';
 import { loadHousehold } from '../household.js';
 import { Problem, checked } from '../problems.js';
+import type { HouseholdRead } from './exchange.js';
 import { householdLines } from './household-lines.js';
 
 /** What the thread is given: write a household as a file, or make a database of a file. */
 export type ExchangeWork =
+  | { readonly what: 'write'; readonly database: string; readonly day: string }
   | {
-      readonly what: 'write';
+      readonly what: 'read';
       readonly database: string;
       readonly file: string;
-      readonly day: string;
-    }
-  | { readonly what: 'read'; readonly database: string; readonly file: string };
+      /** The server's calendar day: nothing lies beyond it. */
+      readonly today: string;
+    };
 
 const work = workerData as ExchangeWork;
 const PIECE = 1 << 20;
+/** Sentences on what was left out, at most. */
+const MOST_SAID = 50;
 
-function write(database: string, file: string, day: string): void {
+/** Tells the pieces of the file one by one, each when it is asked for. */
+function write(database: string, day: string): void {
   const db = new Database(database, { readonly: true });
-  const out = openSync(file, 'w');
-  let piece = '';
-  try {
-    // One view of the records, whatever is noted meanwhile.
-    db.exec('BEGIN');
-    for (const line of householdLines(db, day)) {
-      piece += line;
-      if (piece.length > PIECE) {
-        writeSync(out, piece);
-        piece = '';
-      }
+  // One view of the records, whatever is noted meanwhile.
+  db.exec('BEGIN');
+  const lines = householdLines(db, day);
+  const next = (): void => {
+    let piece = '';
+    while (piece.length < PIECE) {
+      const { value, done } = lines.next();
+      if (done) break;
+      piece += value;
     }
-    writeSync(out, piece);
-    fsyncSync(out);
-  } finally {
-    closeSync(out);
+    parentPort?.postMessage({ piece: piece === '' ? null : piece });
+    if (piece !== '') return;
     db.close();
-  }
+    parentPort?.close();
+  };
+  parentPort?.on('message', () => tell(next));
+  next();
 }
 
-function read(file: string, database: string): Record<string, number> {
+function read(file: string, database: string, today: string): HouseholdRead {
   let parsed: unknown;
   try {
     parsed = JSON.parse(readFileSync(file, 'utf8'));
@@ -52,7 +56,11 @@ function read(file: string, database: string): Record<string, number> {
       { field: 'file', message: 'is not valid JSON' },
     ]);
   }
-  const household = checked(HouseholdFile, parsed);
+  const whole = checked(HouseholdFile, parsed);
+  const strangers = strangersInPlan(whole);
+  const [first] = strangers;
+  if (first) throw new Problem(422, `${first.field} ${first.message}`, strangers.slice(0, 20));
+  const { file: household, leftOut } = withoutImpossible(whole, today);
   rmSync(database, { force: true });
   const { db } = openDatabase(database);
   try {
@@ -64,26 +72,33 @@ function read(file: string, database: string): Record<string, number> {
   }
   const { children, observations, sittings, things } = household;
   return {
-    children: children.length,
-    observations: observations.length,
-    sittings: sittings.length,
-    things: things.length,
+    counts: {
+      children: children.length,
+      observations: observations.length,
+      sittings: sittings.length,
+      things: things.length,
+    },
+    leftOut: { count: leftOut.length, words: leftOut.slice(0, MOST_SAID) },
   };
 }
 
-try {
-  const counts =
-    work.what === 'write'
-      ? (write(work.database, work.file, work.day), {})
-      : read(work.file, work.database);
-  parentPort?.postMessage({ counts });
-} catch (error) {
-  const problem =
-    error instanceof Problem
-      ? error.toJSON()
-      : (sqliteWords(error) ?? { status: 500, title: (error as Error).message });
-  parentPort?.postMessage({ problem });
+/** Does some work and tells what went wrong with it. */
+function tell(some: () => void): void {
+  try {
+    some();
+  } catch (error) {
+    const problem =
+      error instanceof Problem
+        ? error.toJSON()
+        : (sqliteWords(error) ?? { status: 500, title: (error as Error).message });
+    parentPort?.postMessage({ problem });
+  }
 }
+
+tell(() => {
+  if (work.what === 'write') write(work.database, work.day);
+  else parentPort?.postMessage({ read: read(work.file, work.database, work.today) });
+});
 
 /** What the database refuses of a file: a record that names one that is not in it. */
 function sqliteWords(error: unknown): { status: number; title: string } | null {

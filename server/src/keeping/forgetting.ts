@@ -1,10 +1,8 @@
-import { basename } from 'node:path';
-import { Worker } from 'node:worker_threads';
 import { addDays } from '@gumo/core/vocabulary';
 import Database from 'better-sqlite3';
 import { holdsChild } from '../database/forget.js';
 import type { Backup, Backups } from './backups.js';
-import type { ForgetWork } from './forget-worker.js';
+import { copyDatabase } from './copying.js';
 
 /** A copy that still holds a child, and the day by which it is gone of itself; null for never. */
 export interface Holder {
@@ -12,7 +10,6 @@ export interface Holder {
   readonly until: string | null;
 }
 
-const FILE = new URL('./forget-worker.js', import.meta.url);
 /** Twelve months of copies are kept; a month's last one leaves a year after its month. */
 const LONGEST_DAYS = 366 + 31;
 
@@ -20,12 +17,7 @@ const LONGEST_DAYS = 366 + 31;
 export function holdersOf(backups: Backups, childId: string): Holder[] {
   const holds = ({ name }: Backup): boolean => {
     try {
-      const db = new Database(backups.fileOf(name), { readonly: true });
-      try {
-        return holdsChild(db, childId);
-      } finally {
-        db.close();
-      }
+      return isIn(backups.fileOf(name), childId);
     } catch {
       return false;
     }
@@ -39,19 +31,25 @@ export function holdersOf(backups: Backups, childId: string): Holder[] {
     }));
 }
 
-/** Writes copies anew without a child. @returns the names of those that could not be */
-export function rewriteWithout(
-  backups: Backups,
-  names: readonly string[],
-  childId: string,
-): Promise<string[]> {
-  const work: ForgetWork = { files: names.map((name) => backups.fileOf(name)), childId };
-  return new Promise((resolve, reject) => {
-    const worker = new Worker(FILE, { workerData: work, execArgv: [] });
-    worker.on('message', ({ failed }: { failed: string[] }) =>
-      resolve(failed.map((file) => basename(file))),
-    );
-    worker.on('error', reject);
-    worker.on('exit', () => reject(new Error('the work was stopped')));
-  });
+/** Whether the database in a file holds a child. */
+export function isIn(file: string, childId: string): boolean {
+  const db = new Database(file, { readonly: true });
+  try {
+    return holdsChild(db, childId);
+  } finally {
+    db.close();
+  }
+}
+
+/**
+ * Writes copies anew without a child, each put in the place of the one with it in one step.
+ * @returns the copies that still hold the child
+ */
+export async function rewriteWithout(backups: Backups, childId: string): Promise<Holder[]> {
+  for (const { name } of holdersOf(backups, childId)) {
+    const file = backups.fileOf(name);
+    // What cannot be written anew is named to whoever asked.
+    await copyDatabase({ from: file, to: file, without: childId }).catch(() => undefined);
+  }
+  return holdersOf(backups, childId);
 }

@@ -7,15 +7,18 @@ import {
   tryOfRow,
   tryRow,
 } from '@gumo/core/exchange';
-import type { Observation } from '@gumo/core/vocabulary';
+import { type Day, type Observation, impossibleDay } from '@gumo/core/vocabulary';
 import Papa from 'papaparse';
 import { v5 as uuidOf } from 'uuid';
 import type { Store } from '../database/store.js';
 import { Problem } from '../problems.js';
 
-/** Rows of a table that begin like a formula are kept from being one, and are read back as they were. */
-const HARMLESS = /^'(?=[=+\-@\t\r])/;
-const DANGEROUS = /^[=+\-@\t\r]/;
+/**
+ * Cells that begin like a formula are kept from being one by an apostrophe, and so are cells that
+ * begin with apostrophes before such a sign, so that each is read back as it was.
+ */
+const HARMLESS = /^'(?='*[=+\-@\t\r])/;
+const DANGEROUS = /^'*[=+\-@\t\r]/;
 const MOST_ROWS = 500_000;
 const MOST_SHOWN = 200;
 /** Ids of rows without one are made in this name space, so that the same table adds nothing twice. */
@@ -26,7 +29,10 @@ export const csvOf = (columns: readonly string[], rows: readonly object[]): stri
   `${Papa.unparse([...rows], { columns: [...columns], escapeFormulae: DANGEROUS, newline: '\r\n', header: true })}\r\n`;
 
 /** A cell as it was before it was made harmless. */
-export const plainCell = (cell: string): string => cell.trim().replace(HARMLESS, '');
+export const plainCell = (cell: string): string => cell.replace(HARMLESS, '');
+
+/** Columns that hold somebody's words, spaces and all. */
+const WORDS: readonly TryColumn[] = ['note', 'noted by', 'record'];
 
 /** A line of the dry run. */
 export interface RowSaid {
@@ -62,9 +68,15 @@ export function* tryLines(store: Store, all: Iterable<Observation>): IterableIte
 /**
  * What a table of tries would add, knows already, and is refused, row by row; nothing is written.
  * @param chosen which column stands for what; by its name where nothing is said
+ * @param today the server's calendar day: nothing lies beyond it
  * @throws Problem 400 where it is no table
  */
-export function readTries(store: Store, text: string, chosen: Mapping | null): TableSaid {
+export function readTries(
+  store: Store,
+  text: string,
+  chosen: Mapping | null,
+  today: Day,
+): TableSaid {
   const parsed = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), {
     header: true,
     skipEmptyLines: true,
@@ -82,18 +94,26 @@ export function readTries(store: Store, text: string, chosen: Mapping | null): T
   }
   const mapping = chosen ?? likelyMapping(header);
   const ids = childIds(store);
+  const births = new Map(store.children.all().map((one) => [one.id, one.birthDate]));
   const rows: RowSaid[] = [];
   const observations: Observation[] = [];
   const seen = new Set<string>();
+  const alike = new Map<string, number>();
   let [known, refused, shown] = [0, 0, 0];
   parsed.data.forEach((data, i) => {
     const cells = (column: TryColumn): string => {
       const name = mapping[column];
       // A column may be called anything, "constructor" too.
       const cell = name && Object.hasOwn(data, name) ? data[name] : '';
-      return plainCell(typeof cell === 'string' ? cell : '');
+      const plain = plainCell(typeof cell === 'string' ? cell : '');
+      return WORDS.includes(column) ? plain : plain.trim();
     };
-    const read = tryOfRow(cells, ids, (words) => uuidOf(words, TRIES));
+    // Two rows without an id that say the same are two tries.
+    const read = tryOfRow(cells, ids, (words) => {
+      const times = (alike.get(words) ?? 0) + 1;
+      alike.set(words, times);
+      return uuidOf(times === 1 ? words : `${words}\n${times}`, TRIES);
+    });
     const row = i + 2;
     const say = (what: RowSaid['what'], words: string): void => {
       if (what !== 'refused' && ++shown > MOST_SHOWN) return;
@@ -104,7 +124,11 @@ export function readTries(store: Store, text: string, chosen: Mapping | null): T
       refused++;
       say('refused', words);
     };
+    const when = isTryProblem(read)
+      ? null
+      : impossibleDay(read, births.get(read.childId) ?? null, today);
     if (isTryProblem(read)) refuse(`${read.column}: ${read.message}`);
+    else if (when) refuse(`${when.field}: ${when.message}`);
     else if (read.sittingId !== null && !store.sittings.find(read.sittingId)) {
       refuse('sitting: is not a sitting here');
     } else {

@@ -2,31 +2,61 @@ import {
   closeSync,
   existsSync,
   fsyncSync,
+  linkSync,
   openSync,
   readdirSync,
   renameSync,
   rmSync,
   statSync,
+  writeSync,
 } from 'node:fs';
 import { basename, dirname, join } from 'node:path';
 import type { Database } from 'better-sqlite3';
 import { Problem } from '../problems.js';
 
-/** Files beside the records that a stop left half-way: their work was never done. */
+const SHRED = '.shred';
+const PIECE = 1 << 20;
+
+/** Files that a stop left half-way beside the records and among their copies: their work was never done. */
 export function sweep(path: string): void {
   const [folder, name] = [dirname(path), basename(path)];
-  if (!existsSync(folder)) return;
-  readdirSync(folder)
-    .filter((one) => one.startsWith(`${name}.`) && /\.(restoring|reading|writing)/.test(one))
-    .forEach((one) => rmSync(join(folder, one), { force: true }));
+  const each = (where: string, test: (one: string) => boolean): string[] =>
+    existsSync(where) ? readdirSync(where).filter(test).map((one) => join(where, one)) : [];
+  for (const one of each(folder, (file) => file.startsWith(`${name}.`) && file.endsWith(SHRED))) {
+    shred(one);
+  }
+  const left = [
+    ...each(
+      folder,
+      (one) =>
+        one.startsWith(`${name}.`) && /\.(restoring|reading|writing|making|shred)/.test(one),
+    ),
+    // A copy that was being made or written anew, with the log beside it.
+    ...each(join(folder, 'backups'), (one) => /\.part(-journal|-wal|-shm)?$/.test(one)),
+  ];
+  for (const one of left) rmSync(one, { force: true });
+}
+
+/** Writes over a file, then removes it: what stood in it is not to be found on the disk. */
+export function shred(file: string): void {
+  const { size } = statSync(file);
+  const open = openSync(file, 'r+');
+  const nothing = Buffer.alloc(PIECE);
+  for (let at = 0; at < size; at += PIECE) {
+    writeSync(open, nothing, 0, Math.min(PIECE, size - at), at);
+  }
+  fsyncSync(open);
+  closeSync(open);
+  rmSync(file, { force: true });
 }
 
 /**
  * Closes a database and puts another file in its place, in one step of the file system: whenever the
  * machine stops, the old records are there or the new ones, whole.
+ * @param forgets whether what stood there is written over
  * @throws Problem 503 where another program has the database open; it is closed all the same
  */
-export function takePlace(db: Database, candidate: string, path: string): void {
+export function takePlace(db: Database, candidate: string, path: string, forgets = false): void {
   db.pragma('wal_checkpoint(TRUNCATE)');
   db.close();
   const log = `${path}-wal`;
@@ -35,8 +65,11 @@ export function takePlace(db: Database, candidate: string, path: string): void {
     throw new Problem(503, 'Another program has the records open: close it and try again.');
   }
   for (const end of ['-wal', '-shm']) rmSync(`${path}${end}`, { force: true });
+  const old = `${path}.${process.pid}${SHRED}`;
+  if (forgets) linkSync(path, old);
   renameSync(candidate, path);
   const folder = openSync(dirname(path), 'r');
   fsyncSync(folder);
   closeSync(folder);
+  if (forgets) shred(old);
 }

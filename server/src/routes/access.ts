@@ -14,7 +14,7 @@ import { DEFAULT_SHARE_PORT } from '../access/access.js';
 import { checkGiven, looksOf } from '../access/certificate.js';
 import { askerOf } from '../access/door.js';
 import { cookieName, tokenIn } from '../access/gate.js';
-import { hashed, isCommon, isRight } from '../access/passwords.js';
+import { hashed, isCommon, isNearTo, isRight } from '../access/passwords.js';
 import { Problem, checked, notFound, wrongField } from '../problems.js';
 import { type Context, param } from './context.js';
 
@@ -26,11 +26,6 @@ export function accessRoutes(context: Context): Router {
 
   function note(request: Request, what: Parameters<typeof audit.add>[0], detail: string): void {
     audit.add(what, detail, askerOf(request).name);
-  }
-
-  /** A device that is let in no more hears nothing more either. */
-  function gone(ids: readonly string[]): void {
-    for (const id of ids) context.changes.drop(id);
   }
 
   function deviceId(request: Request): string {
@@ -92,7 +87,6 @@ export function accessRoutes(context: Context): Router {
     }
     if (found === 'wrong') throw wrongField('pin', 'is not right');
     note(request, 'device-removed', 'too many wrong PINs');
-    gone([id]);
     response.clearCookie(cookieName(request), { path: '/' });
     throw new Problem(401, 'Too many wrong PINs. Sign in again.');
   });
@@ -112,7 +106,6 @@ export function accessRoutes(context: Context): Router {
   router.post('/sign-out', (request, response) => {
     const id = deviceId(request);
     devices.remove(id);
-    gone([id]);
     note(request, 'signed-out', '');
     response.clearCookie(cookieName(request), { path: '/' }).status(204).end();
   });
@@ -159,17 +152,18 @@ export function accessRoutes(context: Context): Router {
       if (!(await isRight(current, kept))) throw wrongField('current', 'is not the password');
       attempts.succeeded(who);
     }
-    const household = context.store.household.all()[0]?.name ?? '';
     if (isCommon(next)) throw wrongField('next', 'is on the list of common passwords');
-    if (next.toLowerCase().replace(household.toLowerCase(), '').length < 6) {
+    const household = context.store.household.all().map((one) => one.name);
+    if (isNearTo(next, household)) {
       throw wrongField('next', 'is too near to the name of the household');
     }
+    const children = context.store.children.all().map((one) => one.name);
+    if (isNearTo(next, children)) throw wrongField('next', 'is too near to the name of a child');
     access.choose('password', await hashed(next));
     const others = devices
       .all()
       .filter((one) => one.role === 'keeper' && one.id !== asker.deviceId);
     for (const { id } of others) devices.remove(id);
-    gone(others.map(({ id }) => id));
     note(request, 'password-set', '');
     response.json(sharing());
   });
@@ -205,7 +199,6 @@ export function accessRoutes(context: Context): Router {
     const device = devices.all().find((one) => one.id === param(request, 'id'));
     if (!device) throw notFound('device');
     devices.remove(device.id);
-    gone([device.id]);
     note(request, 'device-removed', device.name);
     response.status(204).end();
   });

@@ -1,11 +1,11 @@
 import { findSkill } from '@gumo/core/skills';
-import { Child } from '@gumo/core/vocabulary';
+import { Child, impossibleBirth } from '@gumo/core/vocabulary';
 import { Router } from 'express';
 import * as v from 'valibot';
 import { paceOf } from '../pace.js';
 import { holdersOf, rewriteWithout } from '../keeping/forgetting.js';
 import { checked, notFound, wrongField } from '../problems.js';
-import { type Context, childOf, param, noteDone } from './context.js';
+import { type Context, childOf, param, noteDone, refuseImpossible } from './context.js';
 
 const PAGE = 50;
 const SITTINGS = 30;
@@ -24,9 +24,8 @@ export function childrenRoutes(context: Context): Router {
   const { store, changes } = context;
   const router = Router();
 
-  const checkBirth = (child: Child): void => {
-    if (child.birthDate > context.today()) throw wrongField('birthDate', 'lies in the future');
-  };
+  const checkBirth = (child: Child): void =>
+    refuseImpossible(impossibleBirth(child.birthDate, context.today()));
   const tell = (id: string): void => changes.tell({ what: 'children', childIds: [id], day: null });
 
   router.get('/', (_request, response) => void response.json(store.children.all()));
@@ -51,28 +50,28 @@ export function childrenRoutes(context: Context): Router {
 
   /**
    * Forgets a child for good. The name is said again, so that it is not the wrong one; copies that
-   * still hold the child are named, and written anew where that is asked for.
+   * still hold the child are named, and written anew where that is asked for. It is written down before
+   * anything is done, and finished at the next start where it was cut off.
    */
   router.post('/:id/forget', async (request, response) => {
-    const child = childOf(context, request);
+    context.turnstile.standAside(request);
+    const { intentions } = context.door.access;
+    const id = param(request, 'id');
     const { name, copies } = checked(Forget, request.body);
-    if (name.trim().toLowerCase() !== child.name.trim().toLowerCase()) {
+    const child = store.children.find(id);
+    if (!child && !intentions.find(id)) throw notFound('child');
+    if (child && name.trim().toLowerCase() !== child.name.trim().toLowerCase()) {
       throw wrongField('name', 'is not the name of this child');
     }
-    await store.enqueue(() => undefined);
-    store.forget(child.id);
+    intentions.put({ childId: id, copies });
+    if (child) await context.records.forget(id);
     noteDone(context, request, 'forgotten', 'a child');
-    context.progress.drop(child.id);
-    tell(child.id);
+    context.progress.drop(id);
+    tell(id);
     const { backups } = context.records;
-    const holders = holdersOf(backups, child.id);
-    if (!copies || holders.length === 0) {
-      response.json({ holders });
-      return;
-    }
-    const names = holders.map((one) => one.name);
-    const failed = await rewriteWithout(backups, names, child.id);
-    response.json({ holders: holders.filter((one) => failed.includes(one.name)) });
+    const holders = copies ? await rewriteWithout(backups, id) : holdersOf(backups, id);
+    if (!copies || holders.length === 0) intentions.done(id);
+    response.json({ holders });
   });
 
   router.get('/:id/observations', (request, response) => {

@@ -1,17 +1,19 @@
-import type { Child } from '@gumo/core/vocabulary';
+import { type Child, type Day, type Impossible, impossibleDay } from '@gumo/core/vocabulary';
 import type { Request } from 'express';
 import type { Access } from '../access/access.js';
 import type { AuditWhat } from '../access/audit.js';
 import { askerOf } from '../access/door.js';
 import type { Network } from '../access/network.js';
 import type { Changes } from '../changes.js';
+import { ifItCan } from '../database/if-it-can.js';
 import type { Store } from '../database/store.js';
-import type { Backups } from '../keeping/backups.js';
+import type { Backup, Backups } from '../keeping/backups.js';
 import type { Counting } from '../keeping/counting.js';
 import type { Planner } from '../planning/planner.js';
-import { notFound } from '../problems.js';
+import { notFound, wrongField } from '../problems.js';
 import type { Progress } from '../progress.js';
 import type { Printer } from '../sheets/printer.js';
+import type { Turnstile } from '../turnstile.js';
 
 /** What was done, and with which file. */
 export interface RecordsNote {
@@ -32,14 +34,23 @@ export interface Context {
     readonly databasePath: string;
     readonly backups: Backups;
     readonly counting: Counting;
-    /** @param note what is written down in the new records about it */
-    replaceWith(candidate: string, note: RecordsNote): Promise<void>;
+    /**
+     * @param note what is written down about it
+     * @returns the copy of what was there, with all that was answered for
+     */
+    replaceWith(candidate: string, note: RecordsNote): Promise<Backup>;
+    /** Writes the records anew without a child. */
+    forget(childId: string): Promise<void>;
   };
+  /** Stops writes while something needs the records for itself. */
+  readonly turnstile: Turnstile;
   /** Today on the household's calendar, for checks such as "not born in the future". */
   readonly today: () => string;
-  /** Who may ask, and the second door. */
+  /** The time that devices compare their own clocks with; null where the day is a fixed one. */
+  readonly clock: (() => Date) | null;
   /** True while so much is counted anew that nobody is answered before it is done. */
   readonly isCounting: () => boolean;
+  /** Who may ask, and the second door. */
   readonly door: { readonly access: Access; readonly network: Network };
 }
 
@@ -50,7 +61,8 @@ export function noteDone(
   what: AuditWhat,
   detail: string,
 ): void {
-  context.door.access.audit.add(what, detail, askerOf(request).name);
+  // Where the disk takes nothing, reading and exporting go on without a line in the list.
+  ifItCan(() => context.door.access.audit.add(what, detail, askerOf(request).name));
 }
 
 /** The child named in the path. @throws Problem 404 */
@@ -58,6 +70,21 @@ export function childOf(context: Context, request: Request): Child {
   const child = context.store.children.find(param(request, 'id'));
   if (!child) throw notFound('child');
   return child;
+}
+
+/** @throws Problem 422 at the field that cannot be, below a prefix such as `notes.0.` */
+export function refuseImpossible(found: Impossible | null, prefix = ''): void {
+  if (found) throw wrongField(`${prefix}${found.field}`, found.message);
+}
+
+/** @throws Problem 422 where something that was noted about a child cannot have been on its day */
+export function checkDay(
+  { store, today }: Context,
+  noted: { readonly childId: string; readonly day: Day; readonly at?: string },
+  prefix = '',
+): void {
+  const born = store.children.find(noted.childId)?.birthDate ?? null;
+  refuseImpossible(impossibleDay(noted, born, today()), prefix);
 }
 
 /** A part of the path as text. */

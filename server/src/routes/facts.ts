@@ -1,9 +1,9 @@
 import { findItem, findSkill } from '@gumo/core/skills';
-import { Observation, OwnWord, Pegs, Voiding } from '@gumo/core/vocabulary';
+import { Observation, OwnWord, Pegs, Voiding, impossibleDay } from '@gumo/core/vocabulary';
 import { Router } from 'express';
 import * as v from 'valibot';
 import { checked, wrongField } from '../problems.js';
-import type { Context } from './context.js';
+import { type Context, checkDay, refuseImpossible } from './context.js';
 
 const MOST_AT_ONCE = 200;
 
@@ -35,6 +35,7 @@ export function factsRoutes(context: Context): Router {
     if (itemId !== null && !findItem(skillId, itemId)) {
       throw wrongField(field('itemId'), 'is not an item of this skill');
     }
+    checkDay(context, observation, `observations.${at}.`);
   }
 
   function tell(childIds: Iterable<string>): void {
@@ -54,6 +55,11 @@ export function factsRoutes(context: Context): Router {
 
   router.post('/voidings', async (request, response) => {
     const { voidings } = checked(Voidings, request.body);
+    voidings.forEach(({ at }, i) => {
+      const noted = { day: at.slice(0, 10), at };
+      const found = impossibleDay(noted, null, context.today());
+      refuseImpossible(found && { ...found, field: 'at' }, `voidings.${i}.`);
+    });
     const added = await store.enqueue(() =>
       voidings.map((one) => store.facts.addVoiding(one)).filter((one) => one.isNew),
     );
@@ -71,6 +77,7 @@ export function factsRoutes(context: Context): Router {
         if (!findSkill(word.skillId)) {
           throw wrongField(`words.${at}.skillId`, 'is not in the skill map');
         }
+        checkDay(context, word, `words.${at}.`);
       });
       return words.filter((one) => store.facts.addWord(one));
     });
@@ -85,6 +92,7 @@ export function factsRoutes(context: Context): Router {
         if (!store.children.has(one.childId)) {
           throw wrongField(`pegs.${at}.childId`, 'is not a child here');
         }
+        checkDay(context, one, `pegs.${at}.`);
       });
       return pegs.filter((one) => store.facts.addPegs(one));
     });

@@ -2,7 +2,7 @@ import { ChildNote } from '@gumo/core/vocabulary';
 import { Router } from 'express';
 import * as v from 'valibot';
 import { checked, wrongField } from '../problems.js';
-import { type Context, param } from './context.js';
+import { type Context, checkDay, param } from './context.js';
 
 const MOST_AT_ONCE = 50;
 const Notes = v.object({
@@ -27,6 +27,7 @@ export function notesRoutes(context: Context): Router {
         if (!store.children.has(note.childId)) {
           throw wrongField(`notes.${at}.childId`, 'is not a child here');
         }
+        checkDay(context, note, `notes.${at}.`);
       });
       return notes.filter((note) => store.notes.add(note));
     });

@@ -18,12 +18,17 @@ export function planRoutes(context: Context): Router {
   const { store, changes } = context;
   const router = Router();
 
-  function checkKnown(entry: PlanEntryDraft): void {
+  function checkKnown(entry: PlanEntryDraft, before?: PlanEntry): void {
     if (!activityIn(store, entry.activityId))
       throw wrongField('activityId', 'is not an activity here');
     const moments = store.household.all()[0]?.moments ?? [];
-    if (!moments.some((moment) => moment.id === entry.momentId)) {
-      throw wrongField('momentId', 'is not a moment of this household');
+    const moment = moments.find((one) => one.id === entry.momentId);
+    if (!moment) throw wrongField('momentId', 'is not a moment of this household');
+    if (entry.minutes > moment.minutes && entry.minutes !== before?.minutes) {
+      throw wrongField(
+        'minutes',
+        `must be at most ${moment.minutes}: ${moment.name} takes no longer`,
+      );
     }
     entry.takers.forEach((taker, i) => {
       if (!store.children.find(taker.childId)) {
@@ -51,7 +56,10 @@ export function planRoutes(context: Context): Router {
     }
     const before = store.plan.find(entry.id);
     if (!before) throw notFound('plan entry');
-    checkKnown(entry);
+    checkKnown(entry, before);
+    if (before.state === 'done' && entry.day !== before.day) {
+      throw wrongField('day', 'stays as it is: what was done was done on its day');
+    }
     if (isElsewhere(before, entry)) refuseDanger(context, entry);
     response.json(store.plan.replace(entry));
     tell(entry.day);

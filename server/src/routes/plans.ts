@@ -4,7 +4,7 @@ import { notFound } from '../problems.js';
 import { type Context, param } from './context.js';
 
 /** Plans in the making: followed as server-sent events, taken as they are, or stopped. */
-export function plansRoutes({ planner }: Context, plans: WeekPlans): Router {
+export function plansRoutes({ planner, changes }: Context, plans: WeekPlans): Router {
   const router = Router();
 
   router.get('/:id/news', (request, response) => {
@@ -24,6 +24,7 @@ export function plansRoutes({ planner }: Context, plans: WeekPlans): Router {
       'cache-control': 'no-store',
       'x-accel-buffering': 'no',
     });
+    changes.follow(request, response);
     isOpen = true;
     waiting.forEach(send);
     request.on('close', stop);

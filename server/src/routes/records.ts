@@ -1,12 +1,14 @@
 import { randomUUID } from 'node:crypto';
-import { copyFileSync, createReadStream, createWriteStream, existsSync, rmSync } from 'node:fs';
+import { createWriteStream, rmSync } from 'node:fs';
 import { basename } from 'node:path';
+import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { type Request, Router } from 'express';
 import * as v from 'valibot';
 import { askerOf } from '../access/door.js';
-import { UnusableDatabase, checkUsable, openDatabase } from '../database/open.js';
-import { exchange } from '../keeping/exchange.js';
+import { UnusableDatabase } from '../database/open.js';
+import { copyDatabase } from '../keeping/copying.js';
+import { readHousehold, writtenHousehold } from '../keeping/exchange.js';
 import { Problem, checked } from '../problems.js';
 import { type Context, noteDone, param } from './context.js';
 
@@ -35,16 +37,14 @@ export function recordsRoutes(context: Context): Router {
 
   /** Takes the records of a copy; what was there is kept as a copy first. */
   router.post('/backups/:name/restore', async (request, response) => {
+    context.turnstile.standAside(request);
     const file = backups.fileOf(param(request, 'name'));
     const candidate = beside('restoring');
     try {
-      copyFileSync(file, candidate);
-      usable(candidate);
       // Of an older Gumo, it is brought up to date before it takes the place.
-      openDatabase(candidate).db.close();
+      await copyDatabase({ from: file, to: candidate, upToDate: true }).catch(refuseUnusable);
       await records.counting.run(candidate);
-      const before = await backups.make('before');
-      await records.replaceWith(candidate, {
+      const before = await records.replaceWith(candidate, {
         what: 'restored',
         detail: basename(file),
         who: askerOf(request).name,
@@ -56,16 +56,13 @@ export function recordsRoutes(context: Context): Router {
   });
 
   router.get('/household.json', async (request, response) => {
-    const file = beside('writing');
-    try {
-      await exchange({ what: 'write', database: databasePath, file, day: context.today() });
-      noteDone(context, request, 'exported', 'household.json');
-      response.type('application/json');
-      response.setHeader('content-disposition', 'attachment; filename="gumo-household.json"');
-      await pipeline(createReadStream(file), response);
-    } finally {
-      rmSync(file, { force: true });
-    }
+    // What is wrong is said before the first byte goes out.
+    const pieces = writtenHousehold(databasePath, context.today());
+    const first = await pieces.next();
+    noteDone(context, request, 'exported', 'household.json');
+    response.type('application/json');
+    response.setHeader('content-disposition', 'attachment; filename="gumo-household.json"');
+    await pipeline(Readable.from(after(first.value ?? '', pieces)), response);
   });
 
   /** Takes a household from a file: into an empty one, or in the place of this one if asked to. */
@@ -75,6 +72,7 @@ export function recordsRoutes(context: Context): Router {
         { field: 'content-type', message: 'must be application/json' },
       ]);
     }
+    context.turnstile.standAside(request);
     const { replace } = checked(Replace, request.query);
     if (store.children.all().length > 0 && replace === undefined) {
       throw new Problem(
@@ -86,15 +84,14 @@ export function recordsRoutes(context: Context): Router {
     const [file, candidate] = [beside('reading'), beside('restoring')];
     try {
       await received(request, file);
-      const counts = await exchange({ what: 'read', database: candidate, file });
+      const { counts, leftOut } = await readHousehold(file, candidate, context.today());
       await records.counting.run(candidate);
-      const before = await backups.make('before');
-      await records.replaceWith(candidate, {
+      const before = await records.replaceWith(candidate, {
         what: 'imported',
         detail: 'a household file',
         who: askerOf(request).name,
       });
-      response.status(201).json({ counts, before: before.name });
+      response.status(201).json({ counts, leftOut, before: before.name });
     } finally {
       for (const one of [file, candidate, `${candidate}-wal`, `${candidate}-shm`]) {
         rmSync(one, { force: true });
@@ -125,13 +122,16 @@ async function received(request: Request, file: string): Promise<void> {
   );
 }
 
+async function* after(first: string, rest: AsyncIterable<string>): AsyncGenerator<string> {
+  yield first;
+  yield* rest;
+}
+
 /** @throws Problem 422 where a copy cannot be opened */
-function usable(path: string): void {
-  if (!existsSync(path)) throw new Problem(422, 'The copy is not there any more.');
-  try {
-    checkUsable(path);
-  } catch (error) {
-    if (!(error instanceof UnusableDatabase)) throw error;
+function refuseUnusable(error: unknown): never {
+  const isGone = (error as { code?: string }).code === 'ENOENT';
+  if (isGone || error instanceof UnusableDatabase) {
     throw new Problem(422, 'This copy cannot be used: it is damaged, or of a newer Gumo.');
   }
+  throw error;
 }

@@ -2,7 +2,7 @@ import { SampleLine, WorkSample, holdsMore } from '@gumo/core/vocabulary';
 import { Router } from 'express';
 import * as v from 'valibot';
 import { checked, notFound, wrongField } from '../problems.js';
-import { type Context, childOf, param } from './context.js';
+import { type Context, checkDay, childOf, param } from './context.js';
 import { activityIn } from './cupboard.js';
 
 const VersionQuery = v.object({ version: v.pipe(v.string(), v.transform(Number), v.integer()) });
@@ -27,6 +27,7 @@ export function samplesRoutes(context: Context): Router {
   router.post('/', (request, response) => {
     const sample = checked(WorkSample, request.body);
     if (!store.children.has(sample.childId)) throw wrongField('childId', 'is not a child here');
+    checkDay(context, sample);
     if (sample.activityId !== null && !activityIn(store, sample.activityId)) {
       throw wrongField('activityId', 'is not an activity here');
     }

@@ -1,9 +1,21 @@
 import { FIRST_LOOK } from '@gumo/core/evidence';
-import { RangeMove, Sitting, SittingEnd, inRange } from '@gumo/core/vocabulary';
+import {
+  type Impossible,
+  RangeMove,
+  Sitting,
+  SittingEnd,
+  impossibleDay,
+  impossibleEnd,
+  inRange,
+} from '@gumo/core/vocabulary';
 import { Router } from 'express';
-import { Problem, checked, notFound, wrongField } from '../problems.js';
-import { type Context, param } from './context.js';
+import { checked, notFound, wrongField } from '../problems.js';
+import { type Context, param, refuseImpossible } from './context.js';
 import { activityIn } from './cupboard.js';
+
+/** The same fault at the field of an end. */
+const endDay = (found: Impossible | null): Impossible | null =>
+  found && { ...found, field: 'endedAt' };
 
 /** Sittings: begun, noted in, ended. */
 export function sittingsRoutes(context: Context): Router {
@@ -43,6 +55,10 @@ export function sittingsRoutes(context: Context): Router {
         throw wrongField(`takers.${i}.childId`, 'is not a child here');
       }
     });
+    refuseImpossible(
+      impossibleDay({ day: sitting.day, at: sitting.startedAt }, null, context.today()),
+    );
+    refuseImpossible(impossibleEnd(sitting.startedAt, sitting.endedAt));
     const isNew = store.atomically(() => {
       const added = store.sittings.add(sitting);
       if (added) move(sitting, 'begun');
@@ -55,11 +71,10 @@ export function sittingsRoutes(context: Context): Router {
   router.post('/:id/end', (request, response) => {
     const end = checked(SittingEnd, request.body);
     const sitting = find(param(request, 'id'));
-    if (end.endedAt < sitting.startedAt) {
-      throw new Problem(422, 'A sitting cannot end before it began.', [
-        { field: 'endedAt', message: 'lies before the beginning' },
-      ]);
-    }
+    refuseImpossible(impossibleEnd(sitting.startedAt, end.endedAt));
+    refuseImpossible(
+      endDay(impossibleDay({ day: sitting.day, at: end.endedAt }, null, context.today())),
+    );
     store.atomically(() => {
       store.sittings.end(sitting.id, end);
       move(sitting, 'done');

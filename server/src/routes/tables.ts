@@ -94,7 +94,7 @@ export function tablesRoutes(context: Context): Router {
   /** What a table of tries would add; and adds it, all or nothing, unless it is a dry run. */
   router.post('/observations', json, (request, response) => {
     const { text: table, mapping, dry } = checked(Tries, request.body);
-    const { observations, ...said } = readTries(store, table, mapping);
+    const { observations, ...said } = readTries(store, table, mapping, context.today());
     if (!dry && observations.length > 0) {
       store.atomically(() => observations.forEach((one) => store.facts.addObservation(one)));
       noteDone(context, request, 'imported', `a table of ${observations.length} tries`);
@@ -123,7 +123,7 @@ export function tablesRoutes(context: Context): Router {
     const rows: ThingSaid[] = [];
     const changed: ((Thing & { readonly isNew: boolean }) | null)[] = parsed.data.map((data, i) => {
       const row = i + 2;
-      const cells = (column: ThingColumn): string => plainCell(data[column] ?? '');
+      const cells = (column: ThingColumn): string => plainCell(data[column] ?? '').trim();
       const read = thingOfRow(cells, randomUUID());
       if ('message' in read) {
         rows.push({ row, what: 'refused', words: `${read.column}: ${read.message}` });

@@ -14,6 +14,7 @@ import { makePlanner } from '../planning/planner.js';
 import { progressIn } from '../progress.js';
 import type { Context } from '../routes/context.js';
 import { makePrinter } from '../sheets/printer.js';
+import { makeTurnstile } from '../turnstile.js';
 import { TODAY } from './world.js';
 
 /** What the routes work with, on a database that a check holds in its own hands. */
@@ -37,13 +38,16 @@ export function bareContext(path: string): {
     printer: makePrinter(),
     progress: progressIn(store),
     today: () => TODAY,
+    clock: null,
     isCounting: () => false,
+    turnstile: makeTurnstile(),
     door: { access: openAccess(path), network },
     records: {
       databasePath: path,
       backups: backupsOf(path),
       counting: makeCounting(),
-      replaceWith: async () => undefined,
+      replaceWith: () => Promise.reject(new Error('not here')),
+      forget: () => Promise.reject(new Error('not here')),
     },
   };
   return { db, context };

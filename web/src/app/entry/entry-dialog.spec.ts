@@ -127,7 +127,7 @@ describe('suggestions for those in nothing yet', () => {
     const store = TestBed.inject(Store);
     store.dispatch(DayActions.opened({ day: TODAY }));
     const sheet = { day: TODAY, away: [], laidReady: [] };
-    const answer = { day: TODAY, sheet, entries: [], ready: [], noSmallParts: [], open: [] };
+    const answer = { day: TODAY, sheet, entries: [], ready: [], cautions: {}, open: [] };
     store.dispatch(DayActions.loaded({ answer }));
     await place.settle();
     await place.settle();

@@ -14,7 +14,7 @@ import {
   Thing,
   USES,
 } from '@gumo/core/vocabulary';
-import { type ChildState, STANDINGS } from '@gumo/core/evidence';
+import { type ChildState, MARKS, STANDINGS } from '@gumo/core/evidence';
 import * as v from 'valibot';
 
 /** What the server answers, where it is more than a thing of the vocabulary. */
@@ -25,6 +25,7 @@ const Outcome = v.picklist(['own', 'help', 'not-yet', 'not-now']);
 const SkillView = v.object({
   skillId: v.string(),
   standing: Standing,
+  mark: v.nullable(v.picklist(MARKS)),
   computed: v.nullable(Standing),
   reason: v.string(),
   change: v.string(),
@@ -50,7 +51,7 @@ const SkillView = v.object({
 const NextStep = v.object({
   skillId: v.string(),
   title: v.string(),
-  why: v.picklist(['nearly', 'started', 'open', 'come-back', 'due', 'check']),
+  why: v.picklist(['nearly', 'started', 'open', 'come-back', 'due', 'check', 'step-back']),
   because: v.string(),
   value: v.number(),
   activityId: v.nullable(v.string()),
@@ -75,6 +76,8 @@ export const Suggestions = v.array(v.object({ childId: v.string(), step: NextSte
 
 const StandIn = v.object({ thing: Thing, has: v.number(), because: v.string() });
 
+const Kept = v.object({ because: v.string(), allergies: v.array(v.string()) });
+
 const NeedLine = v.object({
   key: v.string(),
   use: v.picklist(USES),
@@ -87,7 +90,11 @@ const NeedLine = v.object({
   has: v.number(),
   short: v.number(),
   standIns: v.array(StandIn),
-  away: v.array(v.object({ thing: Thing, because: v.string() })),
+  away: v.array(v.object({ thing: Thing, ...Kept.entries })),
+  barred: v.nullable(Kept),
+  instead: v.nullable(
+    v.object({ use: v.picklist(USES), name: v.string(), ingredients: v.array(v.string()) }),
+  ),
   for: v.array(v.string()),
 });
 export const NeedLines = v.array(NeedLine);
@@ -101,8 +108,8 @@ export const DayAnswer = v.object({
   sheet: DaySheet,
   entries: v.array(PlanEntry),
   ready: NeedLines,
-  /** Children here who must not meet small parts. */
-  noSmallParts: v.array(v.string()),
+  /** Cautions that apply to each entry, by its id. */
+  cautions: v.record(v.string(), v.array(v.string())),
   /** Sittings of the day that were begun and not ended. */
   open: v.array(Sitting),
 });

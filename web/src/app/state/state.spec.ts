@@ -99,7 +99,7 @@ describe('the day in the store', () => {
     sheet: { day: '2026-03-10', away, laidReady: [] },
     entries: [],
     ready: [],
-    noSmallParts: [],
+    cautions: {},
     open: [],
   });
 

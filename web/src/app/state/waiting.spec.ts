@@ -12,7 +12,7 @@ const answer: DayAnswer = {
   sheet: { day: DAY, away: ['c1'], laidReady: [] },
   entries: [entry],
   ready: [],
-  noSmallParts: [],
+  cautions: {},
   open: [],
 };
 

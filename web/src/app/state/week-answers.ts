@@ -30,6 +30,8 @@ export const WeekAnswer = v.object({
   sheet: WeekSheet,
   days: v.array(WeekDay),
   entries: v.array(PlanEntry),
+  /** Cautions that apply to each card that is still to come, by its id. */
+  cautions: v.record(v.string(), v.array(v.string())),
   coverage: v.array(Coverage),
   refusals: v.array(v.string()),
   notes: v.array(v.string()),

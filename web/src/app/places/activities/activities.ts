@@ -16,7 +16,7 @@ import {
   searchActivities,
 } from '@gumo/core/activities';
 import { SKILLS, STRANDS, STRAND_TITLES, findSkill } from '@gumo/core/skills';
-import { type Care, mustNotMeetSmallParts, needsOf } from '@gumo/core/things';
+import { careFor, needsOf } from '@gumo/core/things';
 import { type Activity, BANDS, type Child, ageOn } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
 import { map } from 'rxjs';
@@ -85,14 +85,8 @@ export class Activities {
     const who = this.who();
     return this.children().filter((child) => who.length === 0 || who.includes(child.id));
   });
-  private readonly care = computed((): Care => {
-    const today = this.clock.today();
-    // Who is not chosen may still be in the room, so everyone's safety counts until some are.
-    return {
-      noSmallParts: this.taking().some((child) => mustNotMeetSmallParts(child, today)),
-      allergies: this.taking().flatMap((child) => child.cautions.allergies),
-    };
-  });
+  // Who is not chosen may still be in the room, so everyone's safety counts until some are.
+  private readonly care = computed(() => careFor(this.taking(), this.clock.today()));
   private readonly age = computed(() => {
     if (this.who().length === 0) return null;
     const ages = this.taking().map((child) => {
@@ -127,7 +121,7 @@ export class Activities {
     const [things, care] = [this.things(), this.care()];
     return new Map(
       this.activities().map((activity) => {
-        const lines = needsOf([{ activity, sizes }], things, care);
+        const lines = needsOf([{ activity, sizes, care }], things);
         const missing = lines.find((line) => line.short > 0 || line.thing === null);
         const words =
           missing === undefined

@@ -11,13 +11,7 @@ import { Router, RouterLink } from '@angular/router';
 import { type Prompt, promptsOf, topsOf } from '@gumo/core/activities';
 import { findSheet, proposedFor } from '@gumo/core/sheets';
 import { matchSkills, skillOf } from '@gumo/core/skills';
-import {
-  type Care,
-  type NeedLine,
-  clothedIn,
-  mustNotMeetSmallParts,
-  needsOf,
-} from '@gumo/core/things';
+import { type NeedLine, careFor, cautionsAt, clothedIn, needsOf } from '@gumo/core/things';
 import { PlanEntry, type PlanEntryDraft, type Sitting } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
 import { v7 as uuid } from 'uuid';
@@ -26,7 +20,8 @@ import { BandSign } from '../../common/band-sign';
 import { Clock } from '../../common/clock';
 import { Icon } from '../../common/icon';
 import { PegMark } from '../../common/peg-mark';
-import { LOCAL_RULES, listWords } from '../../common/words';
+import { CautionList } from '../../common/caution-list';
+import { listWords } from '../../common/words';
 import { sceneFor } from '@gumo/core/handling';
 import { PromptPicture } from '../../handling/prompt-picture';
 import { OwnActivities, Tops } from '../../state/answers';
@@ -57,7 +52,7 @@ const isDrawn = (prompt: Prompt): boolean => sceneFor(prompt, { seed: '', fill: 
 @Component({
   selector: 'gumo-activity-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [BandSign, Icon, PegMark, PromptPicture, RouterLink],
+  imports: [BandSign, CautionList, Icon, PegMark, PromptPicture, RouterLink],
   templateUrl: './activity-page.html',
   styleUrl: './activity-page.scss',
 })
@@ -75,7 +70,6 @@ export class ActivityPage {
   private readonly things = this.store.selectSignal(thingsFeature.selectThings);
 
   protected readonly stepWords = STEP_WORDS;
-  protected readonly rules = LOCAL_RULES;
   protected readonly message = signal<string | null>(null);
   protected readonly added = signal(false);
   protected readonly isOwn = signal(false);
@@ -144,25 +138,22 @@ export class ActivityPage {
   private readonly takers = computed(() =>
     this.children().filter((child) => this.taking()[child.id] !== undefined),
   );
-  private readonly care = computed((): Care => {
-    const today = this.clock.today();
-    const here = this.takers().length > 0 ? this.takers() : this.children();
-    return {
-      noSmallParts: here.some((child) => mustNotMeetSmallParts(child, today)),
-      allergies: here.flatMap((child) => child.cautions.allergies),
-    };
-  });
-  protected readonly careful = computed(() => {
-    const today = this.clock.today();
-    const here = this.takers().length > 0 ? this.takers() : this.children();
-    return listWords(
-      here.filter((child) => mustNotMeetSmallParts(child, today)).map((child) => child.name),
-    );
+  /** Those who are chosen; everyone where nobody is. */
+  private readonly reach = computed(() =>
+    this.takers().length > 0 ? this.takers() : this.children(),
+  );
+  private readonly care = computed(() => careFor(this.reach(), this.clock.today()));
+  protected readonly cautions = computed(() => {
+    const activity = this.activity();
+    const [reach, day] = [this.reach(), this.clock.today()];
+    return activity
+      ? cautionsAt({ activity, lines: this.needs(), reach, here: this.children(), day })
+      : [];
   });
   protected readonly needs = computed(() => {
     const activity = this.activity();
     if (!activity) return [];
-    return needsOf([{ activity, sizes: this.sizes() }], this.things(), this.care());
+    return needsOf([{ activity, sizes: this.sizes(), care: this.care() }], this.things());
   });
   protected readonly clothes = computed(() => {
     const activity = this.activity();

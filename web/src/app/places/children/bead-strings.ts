@@ -11,9 +11,13 @@ import {
   signal,
 } from '@angular/core';
 import type { SkillView } from '../../state/answers';
-import { Bead, STANDING_WORDS, type Standing } from './bead';
+import { Bead, MARK_WORDS, type Mark, STANDING_WORDS, type Standing } from './bead';
 import { ROW_HEIGHT, layStrings, linksOf } from './string-layout';
 
+const MARKED: readonly (readonly [Standing, Mark, string])[] = [
+  ['secure', 'due', 'due for review, or look again'],
+  ['started', 'resting', 'resting'],
+];
 const KINDS: readonly Standing[] = ['not-met', 'started', 'nearly', 'secure', 'come-back', 'taken'];
 
 /** Progress as strings of beads: one string a strand, one bead a skill, in order. */
@@ -53,6 +57,7 @@ const KINDS: readonly Standing[] = ['not-met', 'started', 'nearly', 'secure', 'c
             [attr.aria-pressed]="place.skill.id === opened()"
             [attr.data-skill]="place.skill.id"
             [attr.data-standing]="at(place.skill.id)"
+            [attr.data-mark]="marks().get(place.skill.id)"
             (click)="chosen.emit(place.skill.id)"
             (mouseenter)="pointed.set(place.skill.id)"
             (focus)="pointed.set(place.skill.id)"
@@ -60,6 +65,7 @@ const KINDS: readonly Standing[] = ['not-met', 'started', 'nearly', 'secure', 'c
           >
             <gumo-bead
               [standing]="at(place.skill.id)"
+              [mark]="marks().get(place.skill.id) ?? null"
               [byWord]="worded().has(place.skill.id)"
               [size]="26"
             />
@@ -72,6 +78,9 @@ const KINDS: readonly Standing[] = ['not-met', 'started', 'nearly', 'secure', 'c
     <ul class="legend" aria-label="What the beads mean">
       @for (kind of kinds; track kind) {
         <li><gumo-bead [standing]="kind" [size]="26" /> {{ words[kind] }}</li>
+      }
+      @for (one of marked; track one[1]) {
+        <li><gumo-bead [standing]="one[0]" [mark]="one[1]" [size]="26" /> {{ one[2] }}</li>
       }
       <li><gumo-bead standing="secure" [byWord]="true" [size]="26" /> your own word</li>
     </ul>
@@ -189,12 +198,16 @@ export class BeadStrings {
   protected readonly rowHeight = ROW_HEIGHT;
   protected readonly words = STANDING_WORDS;
   protected readonly kinds = KINDS;
+  protected readonly marked = MARKED;
 
   protected readonly layout = computed(() => layStrings(this.width()));
   protected readonly narrow = computed(() => (this.layout().rows[0]?.top ?? 0) > 0);
   protected readonly tabStop = computed(() => this.opened() ?? this.views()[0]?.skillId ?? null);
   private readonly standings = computed(
     () => new Map(this.views().map((view) => [view.skillId, view.standing])),
+  );
+  protected readonly marks = computed(
+    () => new Map(this.views().map((view) => [view.skillId, view.mark])),
   );
   protected readonly worded = computed(
     () => new Set(this.views().flatMap((view) => (view.word ? [view.skillId] : []))),
@@ -222,7 +235,9 @@ export class BeadStrings {
 
   protected spoken(skillId: string, title: string): string {
     const word = this.worded().has(skillId) ? ', your own word' : '';
-    return `${title}: ${STANDING_WORDS[this.at(skillId)]}${word}`;
+    const mark = this.marks().get(skillId);
+    const beside = mark ? `, ${MARK_WORDS[mark]}` : '';
+    return `${title}: ${STANDING_WORDS[this.at(skillId)]}${beside}${word}`;
   }
 
   /** Arrow keys go from bead to bead; up and down to the nearest one of the next row. */

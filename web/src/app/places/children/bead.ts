@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, input } from '@angular/core';
 import type { SkillView } from '../../state/answers';
 
 export type Standing = SkillView['standing'];
+export type Mark = NonNullable<SkillView['mark']>;
 
 export const STANDING_WORDS: Record<Standing, string> = {
   'not-met': 'not met',
@@ -12,13 +13,19 @@ export const STANDING_WORDS: Record<Standing, string> = {
   taken: 'taken as known',
 };
 
+export const MARK_WORDS: Record<Mark, string> = {
+  due: 'due for review',
+  'look-again': 'look again',
+  resting: 'resting',
+};
+
 /** One bead: shape and fill carry the meaning, color only repeats it. */
 @Component({
   selector: 'gumo-bead',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <svg viewBox="0 0 32 32" aria-hidden="true">
-      @if (standing() === 'come-back') {
+      @if (standing() === 'come-back' || mark() === 'due' || mark() === 'look-again') {
         <circle class="ring" cx="16" cy="16" r="14.5" />
       }
       <circle class="bead" cx="16" cy="16" r="10.5" />
@@ -40,6 +47,9 @@ export const STANDING_WORDS: Record<Standing, string> = {
           <circle class="fill" cx="16" cy="16" r="10.5" />
           <circle class="open" cx="16" cy="16" r="4.6" />
         }
+      }
+      @if (mark() === 'resting') {
+        <circle class="resting" cx="16" cy="16" r="13.5" />
       }
       @if (byWord()) {
         <path class="word" d="M8 30.200h16" />
@@ -79,6 +89,12 @@ export const STANDING_WORDS: Record<Standing, string> = {
       stroke: var(--straw);
       stroke-width: 2.4;
     }
+    .resting {
+      fill: none;
+      stroke: var(--ink-soft);
+      stroke-width: 2;
+      stroke-dasharray: 3 3.4;
+    }
     .cut {
       stroke: var(--sheet);
       stroke-width: 3;
@@ -87,6 +103,8 @@ export const STANDING_WORDS: Record<Standing, string> = {
 })
 export class Bead {
   readonly standing = input.required<Standing>();
+  /** A review that is due or a doubt is an outer ring; a rest a dashed edge. */
+  readonly mark = input<Mark | null>(null);
   readonly size = input(32);
   /** The educator's own word stands: a line below the bead. */
   readonly byWord = input(false);

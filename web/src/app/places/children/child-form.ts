@@ -31,9 +31,11 @@ import {
   type PegColor,
   type PegShape,
   type Policy,
+  allergenName,
 } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
 import { v7 as uuid } from 'uuid';
+import { AllergenField } from '../../common/allergen-field';
 import { Api, ApiProblem } from '../../common/api';
 import { Clock } from '../../common/clock';
 import { PEG_FILL, PegMark } from '../../common/peg-mark';
@@ -75,7 +77,9 @@ const CHILD_WORDS: FieldWords = {
   cautions: [
     'Cautions',
     ({ mouths, allergies, note }: Child['cautions']) =>
-      [mouths ? 'mouths things' : '', ...allergies, note].filter(Boolean).join(', ') || 'none',
+      [mouths ? 'mouths things' : '', ...allergies.map(allergenName), note]
+        .filter(Boolean)
+        .join(', ') || 'none',
   ],
   answerModes: ['Answers', (modes: AnswerMode[]) => modes.join(', ')],
   policy: ['How sure', (policy: Policy) => POLICY_WORDS[policy]],
@@ -86,6 +90,7 @@ const CHILD_WORDS: FieldWords = {
   selector: 'gumo-child-form',
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [
+    AllergenField,
     MatCheckboxModule,
     MatFormFieldModule,
     MatInputModule,
@@ -144,7 +149,7 @@ export class ChildForm {
     color: ['moss' as PegColor],
     interests: ['', listOf(12, 30)],
     mouths: [false],
-    allergies: ['', listOf(12, 60)],
+    allergies: [[] as readonly string[]],
     note: ['', Validators.maxLength(500)],
     policy: ['middle' as Policy],
   });
@@ -171,7 +176,7 @@ export class ChildForm {
       color: child.mark.color,
       interests: child.interests.join(', '),
       mouths: child.cautions.mouths,
-      allergies: child.cautions.allergies.join(', '),
+      allergies: child.cautions.allergies,
       note: child.cautions.note,
       policy: child.policy,
     });
@@ -193,6 +198,11 @@ export class ChildForm {
         children.map((child) => child.mark.color),
       ),
     });
+  }
+
+  protected setAllergies(allergies: readonly string[]): void {
+    this.form.controls.allergies.setValue(allergies);
+    this.form.markAsDirty();
   }
 
   protected toggleMode(mode: AnswerMode): void {
@@ -221,7 +231,7 @@ export class ChildForm {
       interests: splitList(value.interests),
       cautions: {
         mouths: value.mouths,
-        allergies: splitList(value.allergies),
+        allergies: [...value.allergies],
         note: value.note,
       },
       answerModes: [...this.answerModes()],

@@ -8,6 +8,7 @@ const kofi = aChild(2, 'Kofi');
 const view = (more: Partial<SkillView> = {}): SkillView => ({
   skillId: 'give-5',
   standing: 'nearly',
+  mark: null,
   computed: 'nearly',
   reason: 'Seven of nine on own, on two days.',
   change: 'Four and five on own on one more day would settle it.',

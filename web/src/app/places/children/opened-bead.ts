@@ -9,6 +9,7 @@ import {
   output,
   signal,
 } from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
 import { slipsOf } from '@gumo/core/evidence';
 import { findItem, findSkill, skillOf } from '@gumo/core/skills';
 import type { Observation, OwnWord } from '@gumo/core/vocabulary';
@@ -19,13 +20,13 @@ import { Icon } from '../../common/icon';
 import { OUTCOME_WORDS, dayWords } from '../../common/words';
 import { ObservationPage, type SeenObservation, type SkillView } from '../../state/answers';
 import { Outbox } from '../../state/outbox';
-import { Bead, STANDING_WORDS, type Standing } from './bead';
+import { Bead, MARK_WORDS, STANDING_WORDS, type Standing } from './bead';
 
 /** A bead opened: the reason, what was asked and what not, and the evidence itself. */
 @Component({
   selector: 'gumo-opened-bead',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Bead, Icon],
+  imports: [Bead, Icon, MatButtonModule],
   templateUrl: './opened-bead.html',
   styleUrl: './opened-bead.scss',
 })
@@ -43,6 +44,7 @@ export class OpenedBead {
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
   private readonly clock = inject(Clock);
   protected readonly words = STANDING_WORDS;
+  protected readonly markWords = MARK_WORDS;
   protected readonly outcomeWords = OUTCOME_WORDS;
   protected readonly dayWords = dayWords;
   protected readonly skill = computed(() => skillOf(this.view().skillId));

@@ -9,6 +9,7 @@ import {
   untracked,
 } from '@angular/core';
 import { Router } from '@angular/router';
+import { allergenName } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
 import { v7 as uuid } from 'uuid';
 import { Api } from '../../common/api';
@@ -64,7 +65,9 @@ export class StringsTab {
     if (!cautions) return [];
     return [
       cautions.mouths ? 'Still mouths things: no small parts near.' : '',
-      cautions.allergies.length > 0 ? `Allergies: ${cautions.allergies.join(', ')}.` : '',
+      cautions.allergies.length > 0
+        ? `Allergies: ${cautions.allergies.map(allergenName).join(', ')}.`
+        : '',
       cautions.note,
     ].filter((words) => words !== '');
   });

@@ -22,6 +22,8 @@ const needsCups = {
   short: 2,
   standIns: [{ thing: bowls, has: 4, because: 'enough of them' }],
   away: [],
+  barred: null,
+  instead: null,
   for: ['Land in a cup'],
 };
 

@@ -6,7 +6,7 @@ import {
   inject,
   signal,
 } from '@angular/core';
-import { readPasted, smallPart } from '@gumo/core/things';
+import { asksWhatItHolds, readPasted, smallPart } from '@gumo/core/things';
 import { type Thing } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
 import { v7 as uuid } from 'uuid';
@@ -59,7 +59,7 @@ export class Cupboard {
         `${thing.name} ${thing.use} ${thing.box} ${thing.interests.join(' ')}`.toLowerCase();
       return words.every((word) => all.includes(word));
     });
-    const isLow = (thing: Thing): boolean => this.lowWords(thing) !== '';
+    const isLow = (thing: Thing): boolean => this.lowWords(thing) !== '' || this.asks(thing);
     return [...found.filter(isLow), ...found.filter((thing) => !isLow(thing))];
   });
   protected readonly short = computed(() => this.week().filter((line) => line.short > 0));
@@ -111,6 +111,11 @@ export class Cupboard {
 
   protected isSmall(thing: Thing): boolean {
     return smallPart(thing.shape) !== 'neither';
+  }
+
+  /** True where nobody has said what it holds, and somebody could be allergic to it. */
+  protected asks(thing: Thing): boolean {
+    return asksWhatItHolds(thing);
   }
 
   protected add(): void {

@@ -11,9 +11,11 @@ import {
   signal,
   untracked,
 } from '@angular/core';
-import { smallPartReason } from '@gumo/core/things';
-import { HAZARDS, type Shape, Thing, USES, type Use } from '@gumo/core/vocabulary';
+import { MatCheckboxModule } from '@angular/material/checkbox';
+import { asksWhatItHolds, smallPartReason } from '@gumo/core/things';
+import { HAZARDS, type Shape, Thing, USES, type Use, allergenName } from '@gumo/core/vocabulary';
 import * as v from 'valibot';
+import { AllergenField } from '../../common/allergen-field';
 import { Api } from '../../common/api';
 import { faultWords } from '../../common/faults';
 import { Conflicts, type FieldWords } from '../../conflict/conflicts';
@@ -40,6 +42,11 @@ const THING_WORDS: FieldWords = {
   consumable: 'Used up',
   interests: 'Interests',
   hazards: 'Hazards',
+  allergens: [
+    'Holds',
+    (all: Thing['allergens']) =>
+      all === undefined ? 'not said' : all.map(allergenName).join(', ') || 'nothing of it',
+  ],
 };
 
 /** What is measured of each shape, in mm, by the name of its field. */
@@ -65,6 +72,7 @@ const MEASURES: Record<Shape['kind'], readonly (readonly [string, string])[]> = 
 @Component({
   selector: 'gumo-thing-row',
   changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [AllergenField, MatCheckboxModule],
   template: `
     <form novalidate (submit)="keep($event)" (keydown.escape)="canceled.emit()">
       <div class="line">
@@ -177,6 +185,19 @@ const MEASURES: Record<Shape['kind'], readonly (readonly [string, string])[]> = 
           </label>
         }
       </div>
+      <div class="holds">
+        <gumo-allergen-field
+          label="Holds (allergens)"
+          [hint]="
+            asks() ? 'Say what it holds: until then it is kept from whoever has an allergy.' : ''
+          "
+          [value]="draft().allergens ?? []"
+          (valueChange)="setHolds($event)"
+        />
+        <mat-checkbox [checked]="holdsNothing()" (change)="setHolds($event.checked ? [] : null)">
+          holds none of them
+        </mat-checkbox>
+      </div>
       <p class="verdict">{{ verdict() }}</p>
       @if (message(); as text) {
         <p class="caution" role="alert">{{ text }}</p>
@@ -211,6 +232,8 @@ export class ThingRow {
   protected readonly colorText = signal('');
   protected readonly message = signal<string | null>(null);
   protected readonly measures = computed(() => MEASURES[this.draft().shape.kind]);
+  protected readonly asks = computed(() => asksWhatItHolds(this.draft()));
+  protected readonly holdsNothing = computed(() => this.draft().allergens?.length === 0);
   protected readonly verdict = computed(() => {
     const found = v.safeParse(Thing, { ...this.draft(), name: this.draft().name || 'x' });
     return found.success ? smallPartReason(found.output.shape) : '';
@@ -232,6 +255,13 @@ export class ThingRow {
 
   protected set(change: Partial<Thing>): void {
     this.draft.update((draft) => ({ ...draft, ...change }));
+  }
+
+  /** What it holds; null where nobody says. */
+  protected setHolds(allergens: readonly string[] | null): void {
+    this.draft.update(({ allergens: _, ...draft }) =>
+      allergens === null ? draft : { ...draft, allergens: [...allergens] },
+    );
   }
 
   protected asUse(value: string): Use {

@@ -17,16 +17,17 @@ import { sceneFor } from '@gumo/core/handling';
 import { acknowledge, patternSlip } from '@gumo/core/pads';
 import { type TraceSeen, usualWish } from '@gumo/core/sheets';
 import { findItem } from '@gumo/core/skills';
-import { mustNotMeetSmallParts } from '@gumo/core/things';
-import type { Mood, Observation, Outcome } from '@gumo/core/vocabulary';
+import { careFor, cautionsAt, inReach, needsOf } from '@gumo/core/things';
+import type { Child, Mood, Observation, Outcome } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
 import { v7 as uuid } from 'uuid';
 import { Api } from '../../common/api';
 import { BandSign } from '../../common/band-sign';
+import { CautionList } from '../../common/caution-list';
 import { Clock } from '../../common/clock';
 import { Icon } from '../../common/icon';
 import { PegMark } from '../../common/peg-mark';
-import { OUTCOME_WORDS, listWords, topWords } from '../../common/words';
+import { OUTCOME_WORDS, topWords } from '../../common/words';
 import { MinuteRing } from '../../handling/minute-ring';
 import { OutcomeBar, outcomeOfKey } from '../../handling/outcome-bar';
 import { SceneView } from '../../handling/scene';
@@ -34,10 +35,12 @@ import { ToTheChild } from '../../handling/to-the-child';
 import { Jotting } from '../../jot/jotting';
 import { Pace } from '../../state/answers';
 import { childrenFeature } from '../../state/children';
+import { dayFeature } from '../../state/day';
 import { householdFeature } from '../../state/household';
 import { Outbox } from '../../state/outbox';
 import { RunActions, runFeature } from '../../state/run';
 import { sittingSoFar } from '../../state/sitting-so-far';
+import { ThingsActions, thingsFeature } from '../../state/things';
 import { AnswerPad } from './answer-pad';
 import { Answering } from './answering';
 import { EndQuestion } from './end-question';
@@ -53,6 +56,7 @@ import { TraceScreen } from './trace-screen';
   imports: [
     AnswerPad,
     BandSign,
+    CautionList,
     EndQuestion,
     HowAnswered,
     Icon,
@@ -155,17 +159,28 @@ export class Run {
   });
   protected readonly looks = computed(() => (this.prompt()?.kind === 'glance' ? [3, 2, 1] : [0]));
   protected readonly words = topWords;
-  /** Children of this sitting who must not meet small parts, where the activity may have some. */
-  protected readonly careful = computed(() => {
-    const counters = this.activity()?.needs.some((need) => need.use === 'counter') ?? false;
-    const today = this.clock.today();
-    const names = this.takers()
-      .filter(({ child }) => counters && mustNotMeetSmallParts(child, today))
-      .map(({ child }) => child.name);
-    return names.length > 0 ? listWords(names) : null;
+  private readonly day = this.store.selectSignal(dayFeature.selectAnswer);
+  private readonly present = this.store.selectSignal(childrenFeature.selectPresent);
+  private readonly things = this.store.selectSignal(thingsFeature.selectThings);
+  private readonly away = this.store.selectSignal(dayFeature.selectAway);
+  /** What applies to who is in reach and what is out. */
+  protected readonly cautions = computed(() => {
+    const activity = this.activity();
+    const sitting = this.sitting();
+    if (!activity || !sitting) return [];
+    const takes = ({ id }: Child): boolean => sitting.takers.some((one) => one.childId === id);
+    const here = this.present().filter((child) => takes(child) || !this.away().has(child.id));
+    const entry = this.day()?.entries.find((one) => one.id === sitting.planEntryId);
+    const moment = this.household()?.moments.find((one) => one.id === entry?.momentId);
+    const reach = inReach(moment, here, takes);
+    const { day } = sitting;
+    const sizes = { tops: this.takers().map((one) => one.top) };
+    const lines = needsOf([{ activity, sizes, care: careFor(reach, day) }], this.things());
+    return cautionsAt({ activity, lines, reach, here, day });
   });
 
   constructor() {
+    this.store.dispatch(ThingsActions.wanted());
     effect(() => {
       const id = this.id();
       untracked(() => void this.resume(id));

@@ -29,7 +29,7 @@ async function open(seen: Partial<DaySeen>): Promise<{ place: Place<DayEnd>; put
     children: [ilse, kofi],
     answers: {
       [`/days/${TODAY}/seen`]: day,
-      [`/days/${TODAY}`]: { day: TODAY, sheet, entries: [], ready: [], noSmallParts: [], open: [] },
+      [`/days/${TODAY}`]: { day: TODAY, sheet, entries: [], ready: [], cautions: {}, open: [] },
     },
     providers: [{ provide: Outbox, useValue: outbox }],
   });

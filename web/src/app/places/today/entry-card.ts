@@ -11,6 +11,8 @@ export interface EntryView {
   /** Children of the entry who are here, each with the top of the range. */
   readonly takers: readonly { readonly child: Child; readonly top: number }[];
   readonly openSitting: string | null;
+  /** Cautions that apply to who is here and what is laid out. */
+  readonly cautions: readonly string[];
 }
 
 /** One activity of the day: what, with whom, how far each goes, and *Begin*. */
@@ -38,6 +40,9 @@ export interface EntryView {
             <li class="soft">Everyone planned for this is away</li>
           }
         </ul>
+        @for (words of view().cautions; track words) {
+          <p class="beware">{{ words }}</p>
+        }
       </div>
       @if (!fixed()) {
         <button
@@ -100,6 +105,12 @@ export interface EntryView {
     }
     li strong {
       font-weight: 600;
+    }
+    .beware {
+      margin-top: 6px;
+      color: var(--madder);
+      font-size: 13px;
+      font-weight: 550;
     }
     .button {
       min-width: 74px;

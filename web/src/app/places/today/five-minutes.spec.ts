@@ -76,7 +76,7 @@ describe('what was left undone', () => {
     const sheet = { day: TODAY, away: [], laidReady: [] };
     TestBed.inject(Store).dispatch(
       DayActions.loaded({
-        answer: { day: TODAY, sheet, entries: [], ready: [], noSmallParts: [], open: [] },
+        answer: { day: TODAY, sheet, entries: [], ready: [], cautions: {}, open: [] },
       }),
     );
     await place.settle();

@@ -22,18 +22,23 @@ const line = (more: Partial<NeedLine> = {}): NeedLine => ({
   short: 0,
   standIns: [],
   away: [],
+  barred: null,
+  instead: null,
   for: ['handfuls'],
   ...more,
 });
 
-async function open(ready: NeedLine[], noSmallParts: string[] = []): Promise<Place<LayReady>> {
+async function open(
+  ready: NeedLine[],
+  cautions: DayAnswer['cautions'] = {},
+): Promise<Place<LayReady>> {
   const place = await Place.open(LayReady, { children: [ilse, kofi] });
   const answer: DayAnswer = {
     day: TODAY,
     sheet: { day: TODAY, away: [], laidReady: [] },
     entries: [],
     ready,
-    noSmallParts,
+    cautions,
     open: [],
   };
   const store = TestBed.inject(Store);
@@ -68,17 +73,25 @@ describe('lay ready', () => {
     expect(place.element.querySelector('.short')).toBeNull();
   });
 
-  it('says who must not meet small parts, and what stays in its box', async () => {
-    const away = [{ thing: beads, because: 'small part' }];
-    const place = await open([line({ away })], [ilse.id]);
-    expect(place.find('.caution').textContent).toContain('Ilse is here.');
-    expect(place.find('.caution').textContent).toContain('leaves out glass beads');
+  it('says what applies to who is here, once, with local rules; nothing where nothing applies', async () => {
+    const words = 'Glass beads stay in their boxes: small parts, and Ilse is in reach.';
+    const place = await open([line()], { a: [words], b: [words] });
+    expect(place.all('.caution p').filter((one) => one === words).length).toBe(1);
     expect(place.find('.rules').textContent).toContain('local child-care licensing rules');
     TestBed.resetTestingModule();
-    const both = await open([line()], [ilse.id, kofi.id]);
-    expect(both.find('.caution').textContent).toContain('Ilse and Kofi are here.');
-    TestBed.resetTestingModule();
-    const nobody = await open([line({ away })], []);
-    expect(nobody.element.querySelector('.caution')).toBeNull();
+    const nothing = await open([line()], { a: [] });
+    expect(nothing.element.querySelector('.caution')).toBeNull();
+  });
+
+  it('says what is kept away from an allergy, and what can be made instead', async () => {
+    const barred = { because: 'holds wheat', allergies: ['wheat'] };
+    const instead = {
+      use: 'dough' as const,
+      name: 'cornstarch dough',
+      ingredients: ['cornstarch'],
+    };
+    const place = await open([line({ words: 'dough', thing: null, has: 0, barred, instead })]);
+    expect(place.find('.short').textContent).toContain('holds wheat: keep it away');
+    expect(place.find('.short').textContent).toContain('make cornstarch dough');
   });
 });

@@ -1,18 +1,17 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
-import { LOCAL_RULES, listWords } from '../../common/words';
+import { CautionList } from '../../common/caution-list';
 import { Door } from '../../common/door';
 import { Icon } from '../../common/icon';
 import type { NeedLine } from '../../state/answers';
-import { childrenFeature } from '../../state/children';
 import { DayActions, dayFeature } from '../../state/day';
 
 /** Everything the day needs, with counts and boxes, to be ticked off. */
 @Component({
   selector: 'gumo-lay-ready',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Icon, RouterLink],
+  imports: [CautionList, Icon, RouterLink],
   template: `
     <section class="sheet" aria-labelledby="lay-ready">
       <header>
@@ -47,6 +46,12 @@ import { DayActions, dayFeature } from '../../state/day';
                       {{ one.thing.name }} stays away ({{ one.because }})
                     </span>
                   }
+                } @else if (line.barred) {
+                  <span class="short">
+                    {{ line.barred.because }}: keep it away{{
+                      line.instead ? ' · make ' + line.instead.name : ''
+                    }}
+                  </span>
                 } @else if (!line.thing) {
                   <span class="soft hint">
                     not in the cupboard list{{
@@ -66,15 +71,7 @@ import { DayActions, dayFeature } from '../../state/day';
           <a class="button" [href]="list()" target="_blank" rel="noopener">This list as PDF</a>
         </p>
       }
-      @if (careful(); as careful) {
-        <div class="caution">
-          <p>
-            <strong>Small parts</strong> — {{ careful.names }} {{ careful.verb }} here.
-            {{ careful.words }}
-          </p>
-          <p class="rules">{{ rules }}</p>
-        </div>
-      }
+      <gumo-caution-list [words]="cautions()" />
     </section>
   `,
   styles: `
@@ -150,13 +147,9 @@ import { DayActions, dayFeature } from '../../state/day';
       padding: 0 8px;
       font-size: 14px;
     }
-    .caution {
+    gumo-caution-list {
+      display: block;
       margin-top: 12px;
-    }
-    .rules {
-      margin-top: 6px;
-      color: var(--ink-soft);
-      font-size: 12.5px;
     }
     @media (max-width: 700px) {
       button {
@@ -168,9 +161,7 @@ import { DayActions, dayFeature } from '../../state/day';
 export class LayReady {
   private readonly store = inject(Store);
   protected readonly door = inject(Door);
-  protected readonly rules = LOCAL_RULES;
   private readonly answer = this.store.selectSignal(dayFeature.selectAnswer);
-  private readonly childById = this.store.selectSignal(childrenFeature.selectChildById);
   protected readonly ticked = this.store.selectSignal(dayFeature.selectTicked);
   protected readonly lines = computed(() => this.answer()?.ready ?? []);
   protected readonly list = computed(() => `/api/papers/ready/${this.answer()?.day ?? ''}.pdf`);
@@ -178,23 +169,10 @@ export class LayReady {
     () => this.lines().filter((line) => this.ticked().has(line.key)).length,
   );
 
-  /** Who must not meet small parts today, and what that means for the list; null when nobody. */
-  protected readonly careful = computed(() => {
-    const names = (this.answer()?.noSmallParts ?? []).flatMap(
-      (id) => this.childById()[id]?.name ?? [],
-    );
-    if (names.length === 0) return null;
-    const away = this.lines().flatMap((line) => line.away.map((one) => one.thing.name));
-    const things = listWords([...new Set(away)]);
-    return {
-      names: listWords(names),
-      verb: names.length === 1 ? 'is' : 'are',
-      words:
-        away.length > 0
-          ? `The list leaves out ${things}: keep them in their boxes.`
-          : 'The list names only things that are not small parts.',
-    };
-  });
+  /** What applies to who is here and what the day lays out, said once. */
+  protected readonly cautions = computed(() => [
+    ...new Set(Object.values(this.answer()?.cautions ?? {}).flat()),
+  ]);
 
   protected tick(line: NeedLine): void {
     this.store.dispatch(DayActions.lineTicked({ key: line.key }));

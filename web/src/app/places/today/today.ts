@@ -152,6 +152,7 @@ export class Today {
         return child && !child.archived && !away.has(child.id) ? [{ child, top: taker.top }] : [];
       }),
       openSitting: open?.id ?? null,
+      cautions: this.answer()?.cautions[entry.id] ?? [],
     };
   }
 

@@ -14,6 +14,8 @@ export interface CardView {
   readonly loose: boolean;
   /** Of a plan that is still in the making. */
   readonly coming: boolean;
+  /** Cautions that apply to who is here and what is laid out. */
+  readonly cautions: readonly string[];
 }
 
 /** One card of the week: what, when, with whom. */
@@ -26,6 +28,9 @@ export interface CardView {
       <span class="title">{{ view().activity?.title ?? 'No longer there' }}</span>&ngsp;
       <span class="meta">{{ meta() }}</span>&ngsp;
       <span class="unseen">{{ names() }}</span>
+      @if (view().cautions.length > 0) {
+        <span class="beware">mind: {{ view().cautions[0] }}</span>
+      }
       <span class="pegs" aria-hidden="true">
         @for (child of view().children; track child.id) {
           <gumo-peg-mark [mark]="child.mark" [name]="child.name" [size]="17" />
@@ -93,6 +98,11 @@ export interface CardView {
     .meta {
       color: var(--ink-soft);
       font-size: 12.5px;
+    }
+    .beware {
+      color: var(--madder);
+      font-size: 12px;
+      line-height: 1.25;
     }
     .pegs {
       display: flex;

@@ -42,6 +42,7 @@ const answer = (more: Partial<WeekAnswer> = {}): WeekAnswer => ({
     entry(21, { day: '2026-03-12', activityId: 'two-plates', momentId: 'table', pinned: true }),
     entry(22, { day: '2026-03-12', activityId: 'song-count', momentId: 'snack', state: 'done' }),
   ],
+  cautions: {},
   coverage: [
     {
       childId: ilse.id,

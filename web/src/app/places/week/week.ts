@@ -219,6 +219,7 @@ export class Week {
     return {
       entry,
       coming,
+      cautions: coming ? [] : (this.answer()?.cautions[entry.id] ?? []),
       activity: this.activityById().get(entry.activityId) ?? null,
       moment: this.moments().find((one) => one.id === entry.momentId) ?? null,
       children: entry.takers.flatMap(({ childId }) => {

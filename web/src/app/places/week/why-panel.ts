@@ -16,6 +16,7 @@ import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
 import { Api } from '../../common/api';
 import { BandSign } from '../../common/band-sign';
+import { CautionList } from '../../common/caution-list';
 import { Clock } from '../../common/clock';
 import { Icon } from '../../common/icon';
 import { PegMark } from '../../common/peg-mark';
@@ -27,7 +28,7 @@ import type { CardView } from './week-card';
 @Component({
   selector: 'gumo-why-panel',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [BandSign, Icon, PegMark],
+  imports: [BandSign, CautionList, Icon, PegMark],
   templateUrl: './why-panel.html',
   styleUrl: './why-panel.scss',
   host: { '(keydown.escape)': 'closed.emit()' },
