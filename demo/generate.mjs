@@ -307,7 +307,7 @@ export function generate() {
   }
   return {
     format: 'gumo-household',
-    version: 1,
+    version: 2,
     day: TODAY,
     household,
     children: children.map((child) => child.row),

@@ -147,6 +147,7 @@ export const THINGS = [
   }),
   thing('large felt discs', 'counter', 36, 'box 4', disc(58, 5), {
     colors: [{ name: 'blue', count: 36 }],
+    allergens: ['wool'],
   }),
   thing(
     'wooden bobbins',
@@ -158,8 +159,12 @@ export const THINGS = [
       interests: ['knitting'],
     },
   ),
-  thing('felt balls', 'counter', 30, 'box 2', ball(50), { alike: false }),
-  thing('felt snails', 'counter', 8, 'box 5', ball(52), { alike: false, interests: ['snails'] }),
+  thing('felt balls', 'counter', 30, 'box 2', ball(50), { alike: false, allergens: ['wool'] }),
+  thing('felt snails', 'counter', 8, 'box 5', ball(52), {
+    alike: false,
+    interests: ['snails'],
+    allergens: ['wool'],
+  }),
   thing('big beads', 'counter', 40, 'box 6', ball(18), { hazards: ['cord'] }),
   thing('dyed pegs', 'counter', 36, 'box 7', block(72, 12, 9), {
     colors: [
@@ -167,7 +172,10 @@ export const THINGS = [
       { name: 'orange', count: 18 },
     ],
   }),
-  thing('skein rings', 'counter', 16, 'box 8', disc(90, 12), { interests: ['knitting'] }),
+  thing('skein rings', 'counter', 16, 'box 8', disc(90, 12), {
+    interests: ['knitting'],
+    allergens: ['wool'],
+  }),
   thing('wooden bowl', 'bowl', 2, 'shelf 1', { kind: 'unknown' }),
   thing('dye jars with lids', 'jar', 6, 'shelf 2', { kind: 'unknown' }, { hazards: ['glass'] }),
   thing('jar lids', 'cover', 8, 'shelf 2', disc(80, 12)),
@@ -181,7 +189,7 @@ export const THINGS = [
   thing('dot cards 1 to 10', 'card', 10, 'folder A', card),
   thing('linen cloth', 'cloth', 3, 'box 5', { kind: 'unknown' }),
   thing('egg cups', 'cup', 10, 'shelf 1', { kind: 'unknown' }),
-  thing('soft wool ball', 'ball', 2, 'box 2', ball(80)),
+  thing('soft wool ball', 'ball', 2, 'box 2', ball(80), { allergens: ['wool'] }),
   thing('large dice', 'die', 3, 'box 7', block(50, 50, 50)),
   thing('tidy box', 'box', 2, 'shelf 3', { kind: 'unknown' }),
   thing('kitchen scale', 'scale', 1, 'kitchen', { kind: 'unknown' }),
@@ -217,6 +225,7 @@ export const STORIES = [
   ['2026-01-13', 'Kofi', 'two-plates', 'bond-5', 'oooooo'],
   ['2026-01-20', 'Kofi', 'two-plates', 'bond-5', 'oooooo'],
   ['2026-02-24', 'Kofi', 'two-plates', 'bond-5', 'nnonnn'],
+  ['2026-03-03', 'Kofi', 'two-plates', 'bond-5', 'nnnonn'],
   ['2026-02-17', 'Kofi', 'count-together', 'say-20', 'nn', ['to-20', 'to-20']],
   ['2026-02-25', 'Kofi', 'count-together', 'say-20', 'nn', ['to-20', 'to-20']],
   ['2026-03-05', 'Kofi', 'stairs', 'say-20', 'no', ['to-20', 'to-20']],

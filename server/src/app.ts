@@ -242,9 +242,10 @@ function asProblem(error: unknown): Problem | null {
 
 const answerProblem =
   (log: Logger): ErrorRequestHandler =>
-  (error, _request, response, next) => {
+  (error, _request, response, _next) => {
+    // Half of the answer went out already: whoever asked sees that the rest is missing.
     if (response.headersSent) {
-      next(error);
+      response.destroy();
       return;
     }
     const problem = asProblem(error) ?? new Problem(500, 'Something went wrong on the server.');

@@ -85,6 +85,39 @@ describe('a full disk', () => {
   });
 });
 
+describe('a folder that cannot be written any more', () => {
+  it('refuses what is noted with a true sentence, and is read and exported on', async () => {
+    const folder = mkdtempSync(join(tmpdir(), 'gumo-read-only-'));
+    const { db, access, url, close } = await bareApi(join(folder, 'gumo.db'));
+    const child = (await ask(`${url}/children`, 'POST', aChild())).body as Child;
+    await ask(`${url}/observations`, 'POST', { observations: [aTry(child.id)] });
+    // SQLite then says what it says where the file system takes nothing.
+    for (const one of [db, access]) one.pragma('query_only = ON');
+    const refused = await ask(`${url}/observations`, 'POST', { observations: [aTry(child.id)] });
+    expect(refused.status).toBe(507);
+    expect((refused.body as { title: string }).title).toContain(
+      'folder of the records cannot be written',
+    );
+    for (const path of [
+      '/children',
+      `/children/${child.id}/progress`,
+      '/days/2026-03-10',
+      '/weeks/2026-03-09',
+    ]) {
+      expect((await ask(`${url}${path}`, 'GET')).status)
+        .withContext(path)
+        .toBe(200);
+    }
+    for (const path of ['household.json', 'observations.csv', 'progress.csv', 'cupboard.csv']) {
+      const answer = await fetch(`${url}/records/${path}`);
+      expect(answer.status).withContext(path).toBe(200);
+      expect((await answer.text()).length).toBeGreaterThan(20);
+    }
+    await close();
+    rmSync(folder, { recursive: true, force: true });
+  });
+});
+
 describe('bringing a database up to date', () => {
   let folder: string;
   beforeEach(() => (folder = mkdtempSync(join(tmpdir(), 'gumo-steps-'))));

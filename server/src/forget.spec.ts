@@ -1,8 +1,9 @@
 import { randomUUID } from 'node:crypto';
-import { readFileSync, readdirSync } from 'node:fs';
+import { readFileSync, readdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Child } from '@gumo/core/vocabulary';
 import { usualWish } from '@gumo/core/sheets';
+import Database from 'better-sqlite3';
 import { type World, aChild, aSitting, aTry, openWorld } from './testing/world.js';
 
 describe('forgetting a child', () => {
@@ -109,5 +110,56 @@ describe('forgetting a child', () => {
     );
     const names = ((await world.ask('GET', '/children')).body as Child[]).map((one) => one.name);
     expect(names).toEqual(['Juno']);
+  });
+
+  it('is finished at the next start where it was cut off, in the records and in their copies', async () => {
+    await world.ask('POST', '/records/backups');
+    const copies = join(world.folder, 'backups');
+    await world.stop();
+    // Killed after it was written down, and half-way through a copy.
+    const access = new Database(join(world.folder, 'gumo-access.db'));
+    access
+      .prepare('INSERT INTO forgetting (child_id, copies, at) VALUES (?, 1, ?)')
+      .run(wren.id, '2026-03-10T09:00:00.000Z');
+    access.close();
+    const [copy] = readdirSync(copies);
+    for (const end of ['.part', '.part-journal', '.part-wal']) {
+      writeFileSync(join(copies, `${copy}${end}`), 'wrennifer-secret');
+    }
+    writeFileSync(join(world.folder, 'gumo.db.1.shred'), 'wrennifer-secret');
+    await world.start();
+    for (const where of [world.folder, copies]) {
+      for (const word of [wren.id, 'wrennifer-secret', 'Wrennifer']) {
+        expect(holds(where, word)).withContext(`${where}: ${word}`).toBeFalse();
+      }
+    }
+    expect(readdirSync(copies)).toEqual([copy!]);
+    const names = ((await world.ask('GET', '/children')).body as Child[]).map((one) => one.name);
+    expect(names).toEqual(['Juno']);
+    // Asked again, it is not there any more, and nothing is left to be done.
+    const again = await world.ask('POST', `/children/${wren.id}/forget`, {
+      name: 'Wrennifer',
+      copies: true,
+    });
+    expect(again.status).toBe(404);
+  });
+
+  it('goes on where somebody asks again after the records were done and the copies were not', async () => {
+    await world.ask('POST', '/records/backups');
+    await world.ask('POST', `/children/${wren.id}/forget`, { name: 'Wrennifer', copies: false });
+    await world.stop();
+    const access = new Database(join(world.folder, 'gumo-access.db'));
+    access
+      .prepare('INSERT INTO forgetting (child_id, copies, at) VALUES (?, 0, ?)')
+      .run(wren.id, '2026-03-10T09:00:00.000Z');
+    access.close();
+    await world.start();
+    // Without copies there is nothing left to do, so it counts as done.
+    const asked = await world.ask('POST', `/children/${wren.id}/forget`, {
+      name: '',
+      copies: true,
+    });
+    expect(asked.status).toBe(404);
+    expect(holds(join(world.folder, 'backups'), 'wrennifer-secret')).toBeTrue();
   });
 });

@@ -10,6 +10,8 @@ export interface Progress {
   asIf(child: Child, other: { day?: string; policy?: Policy }): ChildState;
   /** Holds nothing of a child any more. */
   drop(childId: string): void;
+  /** Holds nothing of anybody any more. */
+  dropAll(): void;
 }
 
 /** The day a fact belongs to; a voiding belongs to whatever it takes back, at any time. */
@@ -78,6 +80,7 @@ export function progressIn(store: Store): Progress {
 
   return {
     drop: (childId) => void held.delete(childId),
+    dropAll: () => held.clear(),
     asIf: (child, { day, policy = child.policy }) => foldAll(child.id, policy, upTo(child.id, day)),
     of(child) {
       const known = load(child);

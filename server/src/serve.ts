@@ -84,7 +84,7 @@ export async function serve(options: ServeOptions): Promise<Running> {
 
 /** What the system says where a folder or a disk takes nothing. */
 const isRefusal = (error: unknown): boolean =>
-  /^(EACCES|EPERM|EROFS|ENOSPC|SQLITE_(READONLY|CANTOPEN|FULL|IOERR).*)$/.test(
+  /^(EACCES|EPERM|EROFS|ENOSPC|ENOTDIR|SQLITE_(READONLY|CANTOPEN|FULL|IOERR).*)$/.test(
     String((error as { code?: string }).code),
   );
 
@@ -270,8 +270,7 @@ async function serveLocked(options: ServeOptions, lock: FolderLock): Promise<Run
 
 /** After a minute without a write all of the records stand in their one file, which may then be copied alone. */
 function keepFolded(current: () => Database): ReturnType<typeof setInterval> {
-  const writes = (): number =>
-    current().prepare('SELECT total_changes()').pluck().get() as number;
+  const writes = (): number => current().prepare('SELECT total_changes()').pluck().get() as number;
   let before = writes();
   let isFolded = false;
   const timer = setInterval(() => {

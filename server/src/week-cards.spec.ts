@@ -178,6 +178,14 @@ describe('the cards of a week over HTTP', () => {
     expect(
       await (await fetch(`${week.world.url}/weeks/${MONDAY}/calendar.ics?names=1`)).text(),
     ).toContain('Wren');
+    // A name cannot begin a line of its own.
+    const odd = 'Here, there; and\nBEGIN:VEVENT';
+    const known = (await week.world.ask('GET', '/household')).body as object;
+    await week.world.ask('PUT', '/household', { ...known, name: odd });
+    const named = await (await fetch(`${week.world.url}/weeks/${MONDAY}/calendar.ics`)).text();
+    expect(named.match(/^BEGIN:VEVENT/gm)?.length).toBe(entries.length);
+    const read = new ICAL.Component(ICAL.parse(named) as unknown as string);
+    expect(read.getFirstPropertyValue('x-wr-calname') as string).toBe(odd);
     const csv = await (await fetch(`${week.world.url}/weeks/${MONDAY}/plan.csv`)).text();
     const { data } = Papa.parse<Record<string, string>>(csv, { header: true });
     expect(data.length).toBe(entries.length);

@@ -43,7 +43,11 @@ export function withoutImpossible(file: HouseholdFile, today: Day): Sifted {
       const at = timeOf(one);
       const childId = childOf(one);
       const born = childId === null ? null : (births.get(childId) ?? null);
-      const found = impossibleDay({ day: one.day, ...(at === undefined ? {} : { at }) }, born, today);
+      const found = impossibleDay(
+        { day: one.day, ...(at === undefined ? {} : { at }) },
+        born,
+        today,
+      );
       if (found) leave(`${what} on ${one.day}`, one.id, childId, found);
       return found === null;
     });

@@ -115,8 +115,7 @@ export function thingOfRow(
   if (read.success) return read.output;
   const [issue] = read.issues;
   const field = (v.getDotPath(issue) ?? '').split('.')[0];
-  const column =
-    field === 'consumable' ? 'used up' : field === 'allergens' ? 'holds' : field;
+  const column = field === 'consumable' ? 'used up' : field === 'allergens' ? 'holds' : field;
   return {
     column: THING_COLUMNS.find((one) => one === column) ?? 'name',
     message: issue.message.startsWith('Invalid') ? 'is not right' : issue.message,

@@ -1,3 +1,4 @@
+import { connect } from 'node:tls';
 import { readFileSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import jsQrModule from 'jsqr';
@@ -219,6 +220,28 @@ describe('the door to the network', () => {
     const body = String(new URLSearchParams({ password: PASSWORD }));
     const inside = await net('/sign-in', { ca, method: 'POST', headers: FORM, body });
     expect(inside.headers['set-cookie']![0]).toMatch(/^__Host-gumo=.*; Secure/);
+
+    // Only suites that encrypt and authenticate in one, and no older version of the protocol.
+    const shake = (options: object): Promise<string> =>
+      new Promise((resolve) => {
+        const socket = connect({
+          port: home.world.sharePort,
+          ca,
+          servername: 'localhost',
+          ...options,
+        });
+        socket.once('secureConnect', () => {
+          resolve(socket.getCipher().name);
+          socket.destroy();
+        });
+        socket.once('error', () => resolve('refused'));
+      });
+    const old = { maxVersion: 'TLSv1.2' };
+    expect(await shake(old)).toMatch(/GCM|CHACHA20/);
+    expect(await shake({ ...old, ciphers: 'ECDHE-ECDSA-AES128-SHA256' })).toBe('refused');
+    expect(
+      await shake({ minVersion: 'TLSv1', maxVersion: 'TLSv1.1', ciphers: 'ALL@SECLEVEL=0' }),
+    ).toBe('refused');
 
     const other = await ownCertificate(null, ['localhost'], new Date());
     const again = await share({

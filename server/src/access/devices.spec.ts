@@ -3,7 +3,8 @@ import { addressesOf } from '../app.js';
 import { bareContext } from '../testing/bare.js';
 import { knock } from '../testing/knock.js';
 import { MINUTE, PASSWORD, SharedHome, cookieOf } from '../testing/shared-home.js';
-import { TODAY } from '../testing/world.js';
+import { TODAY, aChild } from '../testing/world.js';
+import { WHILE_LOCKED } from './gate.js';
 import { helperMay } from './roles.js';
 
 /** What a helper may ask: written out once more by hand, so that opening an address takes two. */
@@ -151,5 +152,91 @@ describe('a device that was let in', () => {
       'signed-out',
       'signed-in',
     ]);
+  });
+
+  it('answers, while it is locked, only how its lock stands and to be opened: all addresses asked', async () => {
+    await share();
+    const cookie = cookieOf(await pair('keeper', { pin: '2846' }, 5));
+    home.clock += 6 * MINUTE;
+    for (const line of addresses) {
+      const [method = '', path = ''] = line.split(' ');
+      const filled = path.replace(':day', TODAY).replace(/:\w+/g, 'x');
+      const isOpen = WHILE_LOCKED.includes(`${method} /api${path}`);
+      for (const odd of isOpen ? [] : [filled, `${filled}/`, filled.toUpperCase()]) {
+        const answer = await as(cookie, odd, method, method === 'GET' ? undefined : {});
+        expect(answer.status).withContext(`${method} ${odd}`).toBe(423);
+      }
+    }
+    expect((await as(cookie, '/access/lock', 'PUT', { minutes: null, pin: null })).status).toBe(
+      423,
+    );
+    expect((await as(cookie, '/access')).status).toBe(200);
+    expect((await as(cookie, '/access/unlock', 'POST', { pin: '2846' })).status).toBe(204);
+  });
+
+  it('counts no right sign-in against anybody', async () => {
+    await share();
+    for (let i = 0; i < 40; i++)
+      expect((await post('/sign-in', { password: PASSWORD })).status).toBe(303);
+    expect((await post('/sign-in', { password: 'wrong one' })).status).toBe(401);
+    expect((await post('/sign-in', { password: PASSWORD })).status).toBe(303);
+  });
+
+  it('ends the streams of a device that makes room, signs in anew or has its time', async () => {
+    await share();
+    const cookie = await signIn();
+    const heard = knock(home.world.sharePort, { path: '/api/changes', headers: { cookie } });
+    const again = await post('/sign-in', { password: PASSWORD, device: 'Loft' }, { cookie });
+    expect(again.status).toBe(303);
+    expect((await heard).status).toBe(200);
+  });
+
+  it('gives its own oldest stream for a new one, and takes none from others', async () => {
+    await share();
+    const [one, other] = [await signIn(), await signIn()];
+    const streams = Array.from({ length: 32 }, () =>
+      knock(home.world.sharePort, { path: '/api/changes', headers: { cookie: one } }),
+    );
+    let isOver = false;
+    const beside = knock(home.world.sharePort, {
+      path: '/api/changes',
+      headers: { cookie: other },
+    }).then(() => (isOver = true));
+    // Whoever has most gives way, and is told so.
+    const first = await Promise.race(streams);
+    expect(first.text).toContain('event: displaced');
+    let ended = 0;
+    const second = new Promise<void>((resolve) => {
+      for (const stream of streams) void stream.then(() => ++ended === 2 && resolve());
+    });
+    const more = knock(home.world.sharePort, { path: '/api/changes', headers: { cookie: one } });
+    await second;
+    expect(isOver).toBeFalse();
+    await home.world.stop();
+    await Promise.all([...streams, beside, more]);
+    await home.world.start();
+  });
+});
+
+describe('a password', () => {
+  it('is not near the name of the household or of a child, spaces, signs and case aside', async () => {
+    const home = new SharedHome();
+    await home.open();
+    await home.world.ask('POST', '/children', aChild({ name: 'Wrennifer Jo' }));
+    const set = async (next: string): Promise<number> =>
+      (await home.world.ask('PUT', '/access/password', { next })).status;
+    for (const next of [
+      'W r e n n i f e r 1',
+      'WRENNIFER-jo-22',
+      'my household 12',
+      'MyHousehold!!',
+      'wrennifer99wrennifer',
+    ]) {
+      expect(await set(next))
+        .withContext(next)
+        .toBe(422);
+    }
+    expect(await set('seven snails and wrennifer')).toBe(200);
+    await home.world.close();
   });
 });

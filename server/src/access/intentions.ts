@@ -16,6 +16,7 @@ export interface Intentions {
 }
 
 export function intentionsIn(db: Database, now: () => Date): Intentions {
+  db.pragma('secure_delete = ON');
   const put = db.prepare(
     `INSERT INTO forgetting (child_id, copies, at) VALUES (?, ?, ?)
      ON CONFLICT (child_id) DO UPDATE SET copies = max(copies, excluded.copies)`,
@@ -31,6 +32,10 @@ export function intentionsIn(db: Database, now: () => Date): Intentions {
     put: ({ childId, copies }) => void put.run(childId, copies ? 1 : 0, now().toISOString()),
     find: (childId) => list().find((one) => one.childId === childId) ?? null,
     all: list,
-    done: (childId) => void done.run(childId),
+    done(childId) {
+      done.run(childId);
+      // Not even its number stays behind.
+      db.pragma('wal_checkpoint(TRUNCATE)');
+    },
   };
 }

@@ -82,10 +82,7 @@ export function makeNetwork(
     if (!sharing?.on || access.choice('password') === null) return;
     const pair = await certificate();
     const next = pair
-      ? createSecure(
-          { ...patience, ...TLS, cert: pair.certificate, key: pair.key },
-          listener,
-        )
+      ? createSecure({ ...patience, ...TLS, cert: pair.certificate, key: pair.key }, listener)
       : createPlain(patience, listener);
     try {
       await new Promise<void>((resolve, reject) => {

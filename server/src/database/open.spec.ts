@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readFileSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import Database from 'better-sqlite3';
@@ -69,12 +69,22 @@ describe('opening a database', () => {
     refuses('newer Gumo');
   });
 
-  it('goes on where a first start was cut off before the first table', () => {
+  it('refuses an empty one, and one that left its log behind, with words on what may be missing', () => {
+    writeFileSync(path(), '');
+    refuses('holds no records.*second file with -wal');
+    rmSync(path());
+    // As somebody copies it from a running Gumo: the file without its log.
     const db = new Database(path());
     db.pragma('journal_mode = WAL');
     db.close();
+    refuses('holds no records');
+  });
+
+  it('is there whole or not at all: a first start that was cut off leaves no half of it', () => {
+    writeFileSync(`${path()}.making`, 'half of a database');
     const opened = openDatabase(path());
     expect(opened.isNew).toBeTrue();
     opened.db.close();
+    expect(readdirSync(folder)).toEqual(['gumo.db']);
   });
 });

@@ -174,11 +174,7 @@ function make(path: string, kind: Kind): void {
  * @param isChecked whether every page of the file was looked at just now
  * @throws UnusableDatabase with a sentence that says what to do
  */
-export function openDatabase(
-  path: string,
-  kind: Kind = RECORDS,
-  isChecked = false,
-): OpenDatabase {
+export function openDatabase(path: string, kind: Kind = RECORDS, isChecked = false): OpenDatabase {
   const newest = migrations(kind).at(-1)?.number ?? 0;
   const inMemory = path === ':memory:';
   const exists = !inMemory && inspect(path, newest, kind);

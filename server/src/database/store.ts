@@ -45,6 +45,11 @@ export interface Store {
     find(childId: string): { rules: number; upto: number; body: string } | undefined;
     put(childId: string, rules: number, upto: number, body: string): void;
   };
+  /**
+   * All or nothing, with pauses between the pieces in which others read. Nothing else may be written
+   * meanwhile. @param each takes a piece; false after the last one
+   */
+  pieceByPiece<T>(pieces: AsyncIterable<T>, each: (piece: T) => boolean): Promise<void>;
   /** All or nothing, at once. */
   atomically<T>(work: () => T): T;
   /** All or nothing, committed together with what else arrives in this turn of the event loop. */
@@ -119,6 +124,16 @@ export function storeIn(db: Database): Store {
       find: (childId) => snapshot.get(childId) as ReturnType<Store['snapshots']['find']>,
       // It can be counted again: what cannot be kept now is no fault.
       put: (...row) => ifItCan(() => void putSnapshot.run(...row)),
+    },
+    async pieceByPiece(pieces, each) {
+      db.exec('BEGIN IMMEDIATE');
+      try {
+        for await (const piece of pieces) if (!each(piece)) break;
+        db.exec('COMMIT');
+      } catch (error) {
+        if (db.inTransaction) db.exec('ROLLBACK');
+        throw error;
+      }
     },
     atomically: (work) => db.transaction(work).immediate(),
     enqueue: writerIn(db),

@@ -6,6 +6,7 @@ import { openDatabase } from '../database/open.js';
 import { storeIn } from '../database/store.js';
 import { loadHousehold } from '../household.js';
 import { Problem, checked } from '../problems.js';
+import { tell } from './tell.js';
 import type { HouseholdRead } from './exchange.js';
 import { householdLines } from './household-lines.js';
 
@@ -82,37 +83,7 @@ function read(file: string, database: string, today: string): HouseholdRead {
   };
 }
 
-/** Does some work and tells what went wrong with it. */
-function tell(some: () => void): void {
-  try {
-    some();
-  } catch (error) {
-    const problem =
-      error instanceof Problem
-        ? error.toJSON()
-        : (sqliteWords(error) ?? { status: 500, title: (error as Error).message });
-    parentPort?.postMessage({ problem });
-  }
-}
-
 tell(() => {
   if (work.what === 'write') write(work.database, work.day);
   else parentPort?.postMessage({ read: read(work.file, work.database, work.today) });
 });
-
-/** What the database refuses of a file: a record that names one that is not in it. */
-function sqliteWords(error: unknown): { status: number; title: string } | null {
-  const { code } = error as { code?: string };
-  if (code === 'SQLITE_CONSTRAINT_FOREIGNKEY') {
-    return {
-      status: 422,
-      title: 'A record of the file names a child or sitting that is not in it.',
-    };
-  }
-  if (code?.startsWith('SQLITE_CONSTRAINT')) {
-    return { status: 422, title: 'Two records of the file have the same id.' };
-  }
-  return code === 'SQLITE_FULL' || code === 'ENOSPC'
-    ? { status: 507, title: 'The disk is full: make room and try again. Nothing was changed.' }
-    : null;
-}

@@ -21,15 +21,18 @@ const PIECE = 1 << 20;
 export function sweep(path: string): void {
   const [folder, name] = [dirname(path), basename(path)];
   const each = (where: string, test: (one: string) => boolean): string[] =>
-    existsSync(where) ? readdirSync(where).filter(test).map((one) => join(where, one)) : [];
+    existsSync(where)
+      ? readdirSync(where)
+          .filter(test)
+          .map((one) => join(where, one))
+      : [];
   for (const one of each(folder, (file) => file.startsWith(`${name}.`) && file.endsWith(SHRED))) {
     shred(one);
   }
   const left = [
     ...each(
       folder,
-      (one) =>
-        one.startsWith(`${name}.`) && /\.(restoring|reading|writing|making|shred)/.test(one),
+      (one) => one.startsWith(`${name}.`) && /\.(restoring|reading|writing|making|shred)/.test(one),
     ),
     // A copy that was being made or written anew, with the log beside it.
     ...each(join(folder, 'backups'), (one) => /\.part(-journal|-wal|-shm)?$/.test(one)),

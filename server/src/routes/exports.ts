@@ -63,7 +63,7 @@ export function exportRoutes({ store }: Context): Router {
   router.get('/:from/calendar.ics', (request, response) => {
     const { alarm, names } = checked(Wishes, request.query);
     const calendar = ical({
-      name: store.household.all()[0]?.name ?? 'Gumo',
+      name: escaped(store.household.all()[0]?.name ?? 'Gumo'),
       prodId: { company: 'Gumo', product: 'week', language: 'EN' },
     });
     // Cards of one moment follow one another.
@@ -126,6 +126,10 @@ export function exportRoutes({ store }: Context): Router {
 }
 
 const COLUMNS = 'day moment time activity band minutes children ranges with state'.split(' ');
+
+/** A text value of a calendar (RFC 5545, section 3.3.11); the package escapes those of events itself. */
+const escaped = (text: string): string =>
+  text.replace(/[\\;,]/g, (sign) => `\\${sign}`).replace(/\r?\n|\r/g, '\\n');
 
 /** No line breaks inside a cell. */
 const safe = (text: string): string => text.replaceAll(/[\r\n]+/g, ' ');

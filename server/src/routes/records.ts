@@ -1,18 +1,18 @@
 import { randomUUID } from 'node:crypto';
-import { createWriteStream, rmSync } from 'node:fs';
+import { rmSync } from 'node:fs';
 import { basename } from 'node:path';
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
-import { type Request, Router } from 'express';
+import { Router } from 'express';
 import * as v from 'valibot';
 import { askerOf } from '../access/door.js';
 import { UnusableDatabase } from '../database/open.js';
 import { copyDatabase } from '../keeping/copying.js';
 import { readHousehold, writtenHousehold } from '../keeping/exchange.js';
 import { Problem, checked } from '../problems.js';
+import { received } from './received.js';
 import { type Context, noteDone, param } from './context.js';
 
-const MOST_BYTES = 400_000_000;
 const Replace = v.object({ replace: v.optional(v.literal('1')) });
 
 /** All that is kept, as files: copies of the records, and the household as open formats. */
@@ -67,11 +67,6 @@ export function recordsRoutes(context: Context): Router {
 
   /** Takes a household from a file: into an empty one, or in the place of this one if asked to. */
   router.post('/household', async (request, response) => {
-    if (!request.is('application/json')) {
-      throw new Problem(415, 'Send the household file as application/json.', [
-        { field: 'content-type', message: 'must be application/json' },
-      ]);
-    }
     context.turnstile.standAside(request);
     const { replace } = checked(Replace, request.query);
     if (store.children.all().length > 0 && replace === undefined) {
@@ -100,26 +95,6 @@ export function recordsRoutes(context: Context): Router {
   });
 
   return router;
-}
-
-/** The body of a request as a file. @throws Problem 413 where it is too large */
-async function received(request: Request, file: string): Promise<void> {
-  let bytes = 0;
-  await pipeline(
-    request,
-    async function* (pieces: AsyncIterable<Buffer>) {
-      for await (const piece of pieces) {
-        bytes += piece.length;
-        if (bytes > MOST_BYTES) {
-          throw new Problem(413, 'The file is larger than 400 MB.', [
-            { field: 'file', message: 'must be at most 400 MB' },
-          ]);
-        }
-        yield piece;
-      }
-    },
-    createWriteStream(file),
-  );
 }
 
 async function* after(first: string, rest: AsyncIterable<string>): AsyncGenerator<string> {

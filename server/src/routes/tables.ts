@@ -1,24 +1,22 @@
 import { randomUUID } from 'node:crypto';
+import { rmSync } from 'node:fs';
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { conclude } from '@gumo/core/evidence';
-import {
-  THING_COLUMNS,
-  type ThingColumn,
-  TRY_COLUMNS,
-  thingOfRow,
-  thingRow,
-} from '@gumo/core/exchange';
+import { THING_COLUMNS, type ThingColumn, thingOfRow, thingRow } from '@gumo/core/exchange';
 import { GOALS, SKILLS, skillOf } from '@gumo/core/skills';
 import type { Thing } from '@gumo/core/vocabulary';
 import express, { Router } from 'express';
 import Papa from 'papaparse';
 import * as v from 'valibot';
-import { csvOf, plainCell, readTries, tryLines } from '../keeping/tables.js';
+import { csvOf, plainCell, tryLines } from '../keeping/tables.js';
+import type { TriesSaid, TriesWork } from '../keeping/tries-worker.js';
+import { type SaidWrong, wordsOf } from '../keeping/words-of.js';
 import { Problem, checked } from '../problems.js';
 import { type Context, noteDone } from './context.js';
+import { received } from './received.js';
 
-const LIMIT = '120mb';
+const LIMIT = '4mb';
 const PROGRESS_COLUMNS = [
   'child',
   'skill',
@@ -33,12 +31,6 @@ const PROGRESS_COLUMNS = [
   'due',
 ];
 const text = v.pipe(v.string('must be text'), v.nonEmpty('must not be empty'));
-const Tries = v.object({
-  text,
-  mapping: v.nullable(v.record(v.picklist(TRY_COLUMNS), v.nullable(v.string()))),
-  /** Only says what would happen. */
-  dry: v.boolean('must be true or false'),
-});
 const Things = v.object({ text, dry: v.boolean('must be true or false') });
 
 interface ThingSaid {
@@ -89,23 +81,30 @@ export function tablesRoutes(context: Context): Router {
     response.attachment('gumo-skills.json').json({ skills: SKILLS, goals: GOALS });
   });
 
-  const json = express.json({ limit: LIMIT });
-
-  /** What a table of tries would add; and adds it, all or nothing, unless it is a dry run. */
-  router.post('/observations', json, (request, response) => {
-    const { text: table, mapping, dry } = checked(Tries, request.body);
-    const { observations, ...said } = readTries(store, table, mapping, context.today());
-    if (!dry && observations.length > 0) {
-      store.atomically(() => observations.forEach((one) => store.facts.addObservation(one)));
-      noteDone(context, request, 'imported', `a table of ${observations.length} tries`);
-      changes.tell({
-        what: 'evidence',
-        childIds: [...new Set(observations.map((one) => one.childId))],
-        day: null,
-      });
+  /**
+   * What a table of tries would add; and adds it, all or nothing, unless it is a dry run. It is read in a
+   * thread and put in piece by piece, so that others are answered meanwhile.
+   */
+  router.post('/observations', async (request, response) => {
+    context.turnstile.standAside(request);
+    const { databasePath } = context.records;
+    const file = `${databasePath}.${randomUUID()}.reading`;
+    try {
+      await received(request, file);
+      const said = await context.turnstile.alone(() => takeTries(context, file));
+      const { dry, ...shown } = said;
+      if (!dry && said.added > 0) {
+        noteDone(context, request, 'imported', `a table of ${said.added} tries`);
+        const childIds = store.children.all().map((one) => one.id);
+        changes.tell({ what: 'evidence', childIds, day: null });
+      }
+      response.status(dry ? 200 : 201).json(shown);
+    } finally {
+      rmSync(file, { force: true });
     }
-    response.status(dry ? 200 : 201).json(said);
   });
+
+  const json = express.json({ limit: LIMIT });
 
   /** The same for the cupboard: a row with the id or the name of a thing changes that one. */
   router.post('/cupboard', json, (request, response) => {
@@ -158,4 +157,32 @@ export function tablesRoutes(context: Context): Router {
   });
 
   return router;
+}
+
+const TRIES_WORKER = new URL('../keeping/tries-worker.js', import.meta.url);
+
+/** Reads a table of tries, and puts in what is new unless it is a dry run. @throws Problem */
+async function takeTries(
+  { store, progress, records, today }: Context,
+  file: string,
+): Promise<NonNullable<TriesSaid['said']>> {
+  const work: TriesWork = { file, database: records.databasePath, today: today() };
+  const words = wordsOf<TriesSaid & SaidWrong>(TRIES_WORKER, work);
+  const { said } = (await words.next()).value as TriesSaid;
+  if (!said) throw new Error('nothing was said of the table');
+  try {
+    if (!said.dry && said.added > 0) {
+      await store.pieceByPiece(words, ({ piece = [] }) => {
+        for (const one of piece) store.facts.addObservation(one);
+        return piece.length > 0;
+      });
+    }
+  } catch (error) {
+    // What was read meanwhile may rest on what is not there any more.
+    progress.dropAll();
+    throw error;
+  } finally {
+    await words.return(undefined);
+  }
+  return said;
 }

@@ -56,6 +56,8 @@ export function bareContext(path: string): {
 /** The API on such a database. */
 export async function bareApi(path: string): Promise<{
   readonly db: Database;
+  /** The database of the door. */
+  readonly access: Database;
   readonly url: string;
   close(): Promise<void>;
 }> {
@@ -68,6 +70,7 @@ export async function bareApi(path: string): Promise<{
   await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
   return {
     db,
+    access: context.door.access.db,
     url: `http://127.0.0.1:${(server.address() as AddressInfo).port}/api`,
     close: async () => {
       await new Promise((resolve) => server.close(resolve).closeAllConnections());

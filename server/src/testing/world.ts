@@ -23,7 +23,10 @@ export interface World {
     body?: unknown,
     headers?: Record<string, string>,
   ): Promise<Answer>;
-  /** Stops the server and starts it again on the same database. */
+  /** Stops the server; its folder stays. */
+  stop(): Promise<void>;
+  /** Starts it again on the same database. */
+  start(): Promise<void>;
   restart(): Promise<void>;
   close(): Promise<void>;
 }
@@ -67,6 +70,8 @@ export async function openWorld(
     },
     folder,
     ask: (method, path, body, headers) => ask(`${url()}${path}`, method, body, headers),
+    stop: () => running.stop(),
+    start: async () => void (running = await start()),
     restart: async () => {
       await running.stop();
       running = await start();

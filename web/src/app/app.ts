@@ -8,6 +8,8 @@ import {
   viewChild,
 } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
+import { MatButtonModule } from '@angular/material/button';
+import { MatDialog } from '@angular/material/dialog';
 import { NavigationEnd, Router, RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
 import { SwUpdate } from '@angular/service-worker';
 import { Store } from '@ngrx/store';
@@ -70,7 +72,7 @@ const KEYS: readonly (readonly [string, string])[] = [
 @Component({
   selector: 'gumo-root',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [RouterOutlet, RouterLink, RouterLinkActive, Icon, LockScreen],
+  imports: [RouterOutlet, RouterLink, RouterLinkActive, Icon, LockScreen, MatButtonModule],
   templateUrl: './app.html',
   styleUrl: './app.scss',
   host: { '(document:keydown)': 'press($event)' },
@@ -80,6 +82,7 @@ export class App {
   private readonly store = inject(Store);
   private readonly themeChoice = inject(ThemeChoice);
   private readonly jotting = inject(Jotting);
+  private readonly dialog = inject(MatDialog);
   private readonly atTheTray = this.store.selectSignal(runFeature.selectChildId);
   private readonly keysDialog = viewChild.required<ElementRef<HTMLDialogElement>>('keysDialog');
 
@@ -121,6 +124,12 @@ export class App {
   /** From anywhere; at the tray the child whose turn it is stands there already. */
   protected jot(): void {
     void this.jotting.open(this.bare() ? this.atTheTray() : null);
+  }
+
+  /** What the server did not take, and what can be done with it. */
+  protected async showRefused(): Promise<void> {
+    const { RefusedDialog } = await import('./outbox/refused-dialog');
+    this.dialog.open(RefusedDialog, { width: '560px', maxWidth: 'calc(100vw - 24px)' });
   }
 
   protected toggleTheme(): void {

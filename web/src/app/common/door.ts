@@ -8,6 +8,9 @@ const AT_HOME: Whoever = { door: 'home', role: 'keeper', device: null };
 const LOOK_EVERY_MS = 5_000;
 const TELL_EVERY_MS = 60_000;
 const COUNTING_MS = 500;
+const COMPARE_EVERY_MS = 15 * 60_000;
+const HOUR_MS = 3_600_000;
+const Health = v.object({ now: v.nullable(v.string()) });
 const Nothing = v.unknown();
 const Counting = v.nullable(v.object({ done: v.number(), total: v.number() }));
 
@@ -25,6 +28,8 @@ export class Door {
   readonly isKeeper = computed(() => this.who()?.role !== 'helper');
   readonly isGuest = computed(() => this.who()?.door === 'network');
 
+  /** Hours by which the clock of this device is off the server's; null where it is right. */
+  readonly clockOff = signal<number | null>(null);
   /** How far the server is where it counts years of records anew, 0 to 1; null where it does not. */
   readonly counting = signal<number | null>(null);
 
@@ -44,6 +49,16 @@ export class Door {
       this.document.addEventListener(kind, touch, { passive: true, capture: true });
     }
     this.document.defaultView?.setInterval(() => this.look(), LOOK_EVERY_MS);
+    void this.compareClocks();
+    this.document.defaultView?.setInterval(() => void this.compareClocks(), COMPARE_EVERY_MS);
+  }
+
+  /** What is noted carries this device's time: one that is off by an hour or more is told so. */
+  private async compareClocks(): Promise<void> {
+    const health = await this.api.get('/health', Health).catch(() => null);
+    if (!health?.now) return;
+    const off = Math.abs(Date.parse(health.now) - this.clock.now().getTime());
+    this.clockOff.set(off < HOUR_MS ? null : Math.round(off / HOUR_MS));
   }
 
   /** Resolves once it is known who asks. */

@@ -34,7 +34,9 @@ import { Door } from '../common/door';
           <p class="caution" role="alert">{{ text }}</p>
         }
         <button class="button filled" [disabled]="busy()">Open</button>
-        <button type="button" class="button" (click)="door.signOut()">Sign this device out</button>
+        <p class="soft">
+          Forgotten? Remove this device in Household → Sharing on another one, and let it in anew.
+        </p>
       </form>
     </dialog>
   `,

@@ -3,7 +3,7 @@ import { Change } from '@gumo/core/vocabulary';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
 import { concatLatestFrom } from '@ngrx/operators';
 import { type Action, Store } from '@ngrx/store';
-import { Observable, from, mergeMap, of, switchMap } from 'rxjs';
+import { Observable, from, mergeMap, of, repeat, switchMap } from 'rxjs';
 import * as v from 'valibot';
 import { ChildrenActions } from './children';
 import { DayActions, dayFeature } from './day';
@@ -18,9 +18,17 @@ const GONE_MS = 3_000;
 
 /** Server-sent events, for as long as someone listens; `open` and `gone` say whether the line is there. */
 function events(): Observable<Change | 'open' | 'gone'> {
+  return line().pipe(repeat());
+}
+
+/** One line; it ends where it was taken by another window, and this one is looked at again. */
+function line(): Observable<Change | 'open' | 'gone'> {
   return new Observable((subscriber) => {
     const source = new EventSource('/api/changes?ngsw-bypass');
     let gone: ReturnType<typeof setTimeout> | undefined;
+    const lookedAt = (): void => {
+      if (document.visibilityState === 'visible') subscriber.complete();
+    };
     source.onopen = () => {
       clearTimeout(gone);
       gone = undefined;
@@ -29,6 +37,13 @@ function events(): Observable<Change | 'open' | 'gone'> {
     source.onerror = () => {
       gone ??= setTimeout(() => subscriber.next('gone'), GONE_MS);
     };
+    // Another window of this device took the line: this one waits until somebody looks at it again.
+    source.addEventListener('displaced', () => {
+      clearTimeout(gone);
+      source.close();
+      document.addEventListener('visibilitychange', lookedAt);
+      window.addEventListener('focus', lookedAt);
+    });
     source.onmessage = ({ data }) => {
       const change = v.safeParse(Change, JSON.parse(String(data)));
       if (change.success) subscriber.next(change.output);
@@ -36,6 +51,8 @@ function events(): Observable<Change | 'open' | 'gone'> {
     return () => {
       clearTimeout(gone);
       source.close();
+      document.removeEventListener('visibilitychange', lookedAt);
+      window.removeEventListener('focus', lookedAt);
     };
   });
 }

@@ -62,6 +62,7 @@ describe('the outbox', () => {
     // What a test left waiting goes out, so that the next one begins with nothing.
     answer = () => null;
     while ((await outbox.waiting()).length > 0) await outbox.flush();
+    for (const { key } of await outbox.refused()) await outbox.discard(key);
     jasmine.clock().uninstall();
   });
 
@@ -77,13 +78,13 @@ describe('the outbox', () => {
     ]);
     expect(ids(sent[1]!)).toEqual(['a', 'b']);
     expect(await outbox.waiting()).toEqual([]);
-    expect(state()).toEqual({ waiting: 0, reachable: true, refused: null });
+    expect(state()).toEqual({ waiting: 0, reachable: true, refused: 0 });
   });
 
   it('keeps everything while the server is away, also over a reload of the page', async () => {
     answer = () => new Unreachable();
     await keepAll([observation('a'), observation('b')]);
-    expect(state()).toEqual({ waiting: 2, reachable: false, refused: null });
+    expect(state()).toEqual({ waiting: 2, reachable: false, refused: 0 });
     answer = () => null;
     open();
     await outbox.flush();
@@ -107,7 +108,7 @@ describe('the outbox', () => {
       expect((await outbox.waiting()).length)
         .withContext(String(status))
         .toBeGreaterThan(0);
-      expect(state().refused).toBeNull();
+      expect(state().refused).toBe(0);
     }
     answer = () => null;
     await outbox.flush();
@@ -120,7 +121,16 @@ describe('the outbox', () => {
     await keepAll([observation('a'), end]);
     expect(sent.map((one) => one.path)).toEqual(['/sittings/s1/end']);
     expect(await outbox.waiting()).toEqual([]);
-    expect(state().refused).toBe('No such child.');
+    expect(state().refused).toBe(1);
+    const [one] = await outbox.refused();
+    expect(one!.message).toBe('No such child.');
+    // What can be done: send it again, or let it go.
+    answer = () => null;
+    await outbox.sendAgain(one!.key, one!.parcel);
+    await outbox.flush();
+    expect(sent.filter(({ path }) => path === '/observations').flatMap(ids)).toEqual(['a']);
+    expect(state().refused).toBe(0);
+    expect(await outbox.refused()).toEqual([]);
   });
 
   it('keeps one that is refused from taking others of its batch with it', async () => {
@@ -130,6 +140,6 @@ describe('the outbox', () => {
     await outbox.flush();
     expect(sent.flatMap(ids)).toEqual(['a', 'c']);
     expect(await outbox.waiting()).toEqual([]);
-    expect(state().refused).toBe('No such child.');
+    expect(state().refused).toBe(1);
   });
 });

@@ -28,6 +28,13 @@ export type Parcel =
   | { readonly kind: 'range'; readonly sittingId: string; readonly move: RangeMove }
   | { readonly kind: 'end'; readonly sittingId: string; readonly end: SittingEnd };
 
+/** What the server did not take, and why. */
+export interface RefusedParcel {
+  readonly key: number;
+  readonly parcel: Parcel;
+  readonly message: string;
+}
+
 interface OutboxSchema extends DBSchema {
   waiting: { key: number; value: Parcel };
   refused: { key: number; value: { parcel: Parcel; message: string } };
@@ -40,17 +47,19 @@ export const OutboxActions = createActionGroup({
     /** Whether the line to the server is there. */
     Reached: props<{ reachable: boolean }>(),
     Emptied: props<{ childIds: string[] }>(),
-    Refused: props<{ message: string }>(),
+    /** How much the server did not take, all in all. */
+    Refused: props<{ count: number }>(),
   },
 });
 
 interface OutboxState {
   readonly waiting: number;
   readonly reachable: boolean;
-  readonly refused: string | null;
+  /** Parcels that the server did not take, kept on this device. */
+  readonly refused: number;
 }
 
-const initial: OutboxState = { waiting: 0, reachable: true, refused: null };
+const initial: OutboxState = { waiting: 0, reachable: true, refused: 0 };
 
 export const outboxFeature = createFeature({
   name: 'outbox',
@@ -62,10 +71,7 @@ export const outboxFeature = createFeature({
       reachable,
     })),
     on(OutboxActions.reached, (state, { reachable }): OutboxState => ({ ...state, reachable })),
-    on(OutboxActions.refused, (state, { message }): OutboxState => ({
-      ...state,
-      refused: message,
-    })),
+    on(OutboxActions.refused, (state, { count }): OutboxState => ({ ...state, refused: count })),
   ),
 });
 
@@ -98,6 +104,7 @@ export class Outbox {
   constructor() {
     inject(DOCUMENT).defaultView?.addEventListener('online', () => void this.flush());
     void this.flush();
+    void this.countRefused();
   }
 
   /** Keeps a parcel, then sends whatever waits. Resolves as soon as it is kept on the device. */
@@ -110,6 +117,29 @@ export class Outbox {
   /** What waits, oldest first. */
   async waiting(): Promise<Parcel[]> {
     return (await this.database).getAll('waiting');
+  }
+
+  /** What the server did not take, oldest first. */
+  async refused(): Promise<RefusedParcel[]> {
+    const db = await this.database;
+    const [keys, rows] = await Promise.all([db.getAllKeys('refused'), db.getAll('refused')]);
+    return rows.map((row, i) => ({ ...row, key: keys[i] as number }));
+  }
+
+  /** Sends a refused one once more, as it was or changed. */
+  async sendAgain(key: number, parcel: Parcel): Promise<void> {
+    await this.put(parcel);
+    await this.discard(key);
+  }
+
+  async discard(key: number): Promise<void> {
+    await (await this.database).delete('refused', key);
+    await this.countRefused();
+  }
+
+  private async countRefused(): Promise<void> {
+    const count = await (await this.database).count('refused');
+    this.store.dispatch(OutboxActions.refused({ count }));
   }
 
   /** Sends what waits; resolves when nothing is left or the server cannot be reached. */
@@ -174,7 +204,7 @@ export class Outbox {
         for (const one of batch) await this.deliver(db, [one]);
       } else if (parcel) {
         await db.add('refused', { parcel, message: error.message });
-        this.store.dispatch(OutboxActions.refused({ message: error.message }));
+        await this.countRefused();
       }
     }
   }
@@ -215,7 +245,8 @@ export class Outbox {
 /** Nothing is wrong with what was sent: the server is busy, or this device is locked or let in no more. */
 const isForLater = (status: number): boolean => status >= 500 || [401, 423, 429].includes(status);
 
-function childrenOf(parcel: Parcel): string[] {
+/** Ids of the children that a parcel is about. */
+export function childrenOf(parcel: Parcel): string[] {
   switch (parcel.kind) {
     case 'sitting':
       return parcel.sitting.takers.map((taker) => taker.childId);

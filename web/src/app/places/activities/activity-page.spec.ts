@@ -45,7 +45,9 @@ describe('the page of an activity', () => {
     const counters = (): string => needs(place).find((line) => line.includes('counters')) ?? '';
     await place.click(/Ilse/);
     expect(counters()).toContain('stays away: glass beads (small part)');
-    expect(place.text).toContain('Small parts — Ilse');
+    expect(place.text).toContain(
+      'Glass beads stay in their boxes: small parts, and Ilse is in reach.',
+    );
     await place.click(/Ilse/);
     await place.click(/Kofi/);
     expect(counters()).not.toContain('stays away');

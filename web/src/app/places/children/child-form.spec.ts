@@ -75,7 +75,7 @@ describe('a child’s form', () => {
     const place = await open({ id: wren.id });
     const went = spyOn(TestBed.inject(Router), 'navigate').and.resolveTo(true);
     expect(field(place, 'interests').value).toBe('snails, drums');
-    expect(field(place, 'allergies').value).toBe('walnut');
+    expect(place.all('mat-chip-row').map((one) => one.replace('×', '').trim())).toEqual(['walnut']);
     await write(place, 'name', 'Wren-Marie');
     await place.submit();
     expect(place.sent[0]).toEqual({
@@ -84,6 +84,21 @@ describe('a child’s form', () => {
       body: { ...wren, name: 'Wren-Marie' },
     });
     expect(went).toHaveBeenCalledOnceWith(['/children', wren.id]);
+  });
+
+  it('takes allergens from the list by their tag, and own words as they are', async () => {
+    const place = await open({ id: wren.id });
+    spyOn(TestBed.inject(Router), 'navigate').and.resolveTo(true);
+    const typed = place.find<HTMLInputElement>('gumo-allergen-field input');
+    for (const words of ['Tree nuts', 'kiwi', 'walnut']) {
+      typed.value = words;
+      typed.dispatchEvent(new Event('input'));
+      typed.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter', keyCode: 13 }));
+      await place.settle();
+    }
+    await place.submit();
+    const sent = place.sent[0]!.body as Child;
+    expect(sent.cautions.allergies).toEqual(['walnut', 'tree-nut', 'kiwi']);
   });
 
   it('puts what the server found wrong beside its field, and keeps what was written', async () => {

@@ -1,4 +1,10 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { MatDialog } from '@angular/material/dialog';
+import { Store } from '@ngrx/store';
+import { firstValueFrom } from 'rxjs';
+import { Api } from '../../common/api';
+import { householdFeature } from '../../state/household';
+import { MomentCards, MomentCardsAnswer, type MomentCardsData } from './moment-cards';
 import { BANDS, type Band, type Closure, type Moment } from '@gumo/core/vocabulary';
 import type * as v from 'valibot';
 import { faultWords } from '../../common/faults';
@@ -180,6 +186,9 @@ const CLOSURE_WORDS: Readonly<Record<string, string>> = {
 export class HouseholdDay {
   private readonly settings = inject(HouseholdDraft);
   private readonly clock = inject(Clock);
+  private readonly api = inject(Api);
+  private readonly dialog = inject(MatDialog);
+  private readonly household = inject(Store).selectSignal(householdFeature.selectHousehold);
   protected readonly weekdays = WEEKDAYS;
   protected readonly bands = BANDS;
   protected readonly bandWords = BAND_WORDS;
@@ -210,10 +219,30 @@ export class HouseholdDay {
     this.set(at, { bands: BANDS.filter((one) => next.includes(one)) });
   }
 
-  protected remove(at: number): void {
+  /** What is still to come in a moment is moved or canceled before the moment goes. */
+  protected async remove(at: number): Promise<void> {
+    const moment = this.draft()?.moments[at];
+    if (!moment) return;
+    const others = this.household()?.moments.filter((one) => one.id !== moment.id) ?? [];
+    try {
+      const isKept = this.household()?.moments.some((one) => one.id === moment.id) ?? false;
+      const cards = isKept
+        ? await this.api.get(`/household/moments/${moment.id}/cards`, MomentCardsAnswer)
+        : [];
+      if (cards.length > 0) {
+        const data: MomentCardsData = { moment, cards, others };
+        const asked = this.dialog.open<MomentCards, MomentCardsData, boolean>(MomentCards, {
+          data,
+        });
+        if ((await firstValueFrom(asked.afterClosed())) !== true) return;
+      }
+    } catch (error) {
+      this.settings.say((error as Error).message);
+      return;
+    }
     this.settings.change((settings) => ({
       ...settings,
-      moments: settings.moments.filter((_, i) => i !== at),
+      moments: settings.moments.filter((one) => one.id !== moment.id),
     }));
   }
 

@@ -59,6 +59,11 @@ export class HouseholdDraft {
     this.draft.update((draft) => draft && next(draft));
   }
 
+  /** Says what stands in the way. */
+  say(message: string): void {
+    this.message.set(message);
+  }
+
   /** @param wordsFor what is said where a field is wrong */
   async keep(wordsFor: (issues: Issues) => string = faultWords): Promise<void> {
     const checked = v.safeParse(HouseholdSchema, this.draft());

@@ -59,12 +59,18 @@ describe('records', () => {
 
   it('bring a household in only when it is said that it takes the place of this one', async () => {
     const place = await open('', {
-      replies: { 'POST /records/household?replace=1': { before: 'x' } },
+      replies: {
+        'POST /records/household?replace=1': {
+          before: 'x',
+          leftOut: { count: 1, words: ['A try of Ilse: day lies in the future.'] },
+        },
+      },
     });
     await pick(place, /A household file/, 'home.json', '{"format":"gumo-household"}');
     expect(place.element.textContent).toContain('home.json takes the place of');
     await place.click('Bring it in');
     expect(place.sent[0]!.body).toBe('{"format":"gumo-household"}');
+    expect(place.all('section li')).toContain('A try of Ilse: day lies in the future.');
   });
 
   it('say what went wrong, and stay', async () => {

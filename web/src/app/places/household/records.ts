@@ -20,6 +20,11 @@ const State = v.object({ backups: v.array(Backup), notice: v.string(), folder: v
 const Counting = v.nullable(v.object({ done: v.number(), total: v.number() }));
 const FOLLOW_MS = 1_000;
 const Taken = v.object({ before: v.string() });
+/** What came in; what cannot have happened was left out, the first of it in sentences. */
+const CameIn = v.object({
+  ...Taken.entries,
+  leftOut: v.object({ count: v.number(), words: v.array(v.string()) }),
+});
 const Audit = v.array(
   v.object({
     id: v.number(),
@@ -118,6 +123,9 @@ export class Records {
     });
   }
 
+  /** What was left out of a file as it cannot have happened. */
+  protected readonly leftOut = signal<v.InferOutput<typeof CameIn>['leftOut'] | null>(null);
+
   protected restore({ name }: Backup): Promise<void> {
     this.sure.set(null);
     return this.doing('Taking the copy back …', async () => {
@@ -140,8 +148,10 @@ export class Records {
     this.file.set(null);
     if (!file) return Promise.resolve();
     return this.doing('Reading the household …', async () => {
-      await this.api.sendText('/records/household?replace=1', file.text, Taken);
+      const path = '/records/household?replace=1';
+      const { leftOut } = await this.api.sendText(path, file.text, CameIn);
       this.said.set('The household of the file is here. What was here before is kept as a copy.');
+      this.leftOut.set(leftOut);
     });
   }
 
@@ -158,6 +168,7 @@ export class Records {
     const follow = setInterval(() => void this.followCounting(words), FOLLOW_MS);
     this.message.set(null);
     this.said.set('');
+    this.leftOut.set(null);
     try {
       await work();
     } catch (error) {

@@ -1,10 +1,10 @@
 import { TestBed } from '@angular/core/testing';
 import { emptyState } from '@gumo/core/evidence';
-import type { Observation, Sitting } from '@gumo/core/vocabulary';
+import type { Observation, Sitting, Thing } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
 import { Outbox } from '../../state/outbox';
 import { RunActions, runFeature } from '../../state/run';
-import { Place, TODAY, aChild, id } from '../../testing/place';
+import { Place, TODAY, aChild, aThing, id } from '../../testing/place';
 import { Run } from './run';
 
 const ilse = aChild(1, 'Ilse', {
@@ -25,6 +25,7 @@ async function begin(
   activityId: string,
   takers: Sitting['takers'],
   answers: Record<string, unknown> = {},
+  things: Thing[] = [],
 ): Promise<Begun> {
   const sitting: Sitting = {
     id: id(50),
@@ -43,6 +44,7 @@ async function begin(
   };
   const place = await Place.open(Run, {
     children: [ilse, kofi, dilara],
+    things,
     inputs: { id: sitting.id },
     answers: { [`/sittings/${sitting.id}`]: { sitting, observations: [] }, ...answers },
     providers: [{ provide: Outbox, useValue: outbox }],
@@ -181,8 +183,19 @@ describe('at the tray', () => {
   });
 
   it('warns where small parts would meet a child who must not', async () => {
-    const { place } = await begin('handfuls', alone(ilse, 3));
-    expect(place.all('.caution').join(' ')).toContain('not for Ilse');
+    const beads = aThing(70, 'glass beads', { shape: { kind: 'ball', diameterMm: 12 }, count: 60 });
+    const { place } = await begin('handfuls', alone(ilse, 3), {}, [
+      beads,
+      aThing(71, 'felt discs'),
+    ]);
+    expect(place.all('.caution p')[0]).toBe(
+      'Glass beads stay in their boxes: small parts, and Ilse is in reach.',
+    );
+  });
+
+  it('is silent where nothing applies to who is here and what is out', async () => {
+    const { place } = await begin('handfuls', alone(ilse, 3), {}, [aThing(71, 'felt discs')]);
+    expect(place.all('.caution')).toEqual([]);
   });
 
   it('says so where the sitting cannot be had', async () => {
