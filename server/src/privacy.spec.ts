@@ -1,5 +1,6 @@
 import { mkdtempSync, rmSync } from 'node:fs';
-import { request } from 'node:http';
+import { createServer, request } from 'node:http';
+import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { pino } from 'pino';
@@ -109,15 +110,18 @@ describe('what is private', () => {
   });
 
   it('is kept on this machine: a taken port is said plainly, and another one offered', async () => {
+    const other = createServer((_request, response) => response.end('{}'));
+    await new Promise<void>((resolve) => other.listen(0, '127.0.0.1', resolve));
     const second = serve({
-      databasePath: join(folder, 'second.db'),
-      port: running.port,
+      databasePath: join(folder, 'elsewhere', 'second.db'),
+      port: (other.address() as AddressInfo).port,
       demoPath: null,
       webFolder: null,
       today: () => TODAY,
       log: pino({ level: 'silent' }),
     });
     await expectAsync(second).toBeRejectedWithError(CannotStart, /taken by another program.*PORT=/);
+    await new Promise((resolve) => other.close(resolve));
   });
 });
 

@@ -27,40 +27,20 @@ export type Quantity =
   | { readonly upTo: Quantity; readonly from?: number; readonly step?: number };
 
 const Terms = v.pipe(v.array(v.lazy(() => Quantity)), v.minLength(1), v.maxLength(8));
-const Part: v.GenericSchema<Quantity> = v.lazy(() => Quantity);
 
-/** How deep a quantity may be nested, and how many parts it may have. */
-const DEEPEST = 6;
-const MOST_PARTS = 40;
-
-/** Looks at a quantity level by level, so that no depth is too much for looking. */
-function isSmall(value: unknown): boolean {
-  let level: unknown[] = [value];
-  let parts = 0;
-  for (let depth = 0; level.length > 0; depth++) {
-    parts += level.length;
-    if (depth > 2 * DEEPEST || parts > MOST_PARTS) return false;
-    level = level.flatMap((one) =>
-      typeof one === 'object' && one !== null ? (Object.values(one) as unknown[]) : [],
-    );
-  }
-  return true;
-}
-
-export const Quantity: v.GenericSchema<Quantity> = v.pipe(
-  v.custom<Quantity>(isSmall, `must have at most ${MOST_PARTS} parts, ${DEEPEST} deep`),
+export const Quantity: v.GenericSchema<Quantity> = v.lazy(() =>
   v.union(
     [
       v.pipe(v.number(), v.minValue(0), v.maxValue(1000)),
       v.picklist(['n', 'k', 'g', 's', 'd'] as const),
       v.strictObject({ add: Terms }),
       v.strictObject({ times: Terms }),
-      v.strictObject({ half: Part }),
+      v.strictObject({ half: Quantity }),
       v.strictObject({ least: Terms }),
       v.strictObject({ most: Terms }),
-      v.strictObject({ sum: Part }),
+      v.strictObject({ sum: Quantity }),
       v.strictObject({
-        upTo: Part,
+        upTo: Quantity,
         from: v.optional(v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(20))),
         step: v.optional(v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(10))),
       }),
@@ -69,13 +49,37 @@ export const Quantity: v.GenericSchema<Quantity> = v.pipe(
   ),
 );
 
+/** How deep a quantity may be nested, and how many parts it may have. */
+const DEEPEST = 6;
+const MOST_PARTS = 40;
+
+/** Parts of a quantity, itself counted, and how deep they lie. */
+function sizeOf(quantity: Quantity): { parts: number; deep: number } {
+  if (typeof quantity !== 'object') return { parts: 1, deep: 1 };
+  const inner = Object.values(quantity)
+    .flat()
+    .map((one) => sizeOf(one as Quantity));
+  return {
+    parts: inner.reduce((sum, one) => sum + one.parts, 1),
+    deep: 1 + Math.max(0, ...inner.map((one) => one.deep)),
+  };
+}
+
+const BoundedQuantity = v.pipe(
+  Quantity,
+  v.check((quantity) => {
+    const { parts, deep } = sizeOf(quantity);
+    return parts <= MOST_PARTS && deep <= DEEPEST;
+  }, `must have at most ${MOST_PARTS} parts, ${DEEPEST} deep`),
+);
+
 export const Need = v.object({
   use: oneOf(USES),
   /** As read on the list: "like counters". */
   words: filled(60),
-  must: Quantity,
+  must: BoundedQuantity,
   /** More is welcome up to this many; null when `must` says it all. */
-  wish: v.nullable(Quantity),
+  wish: v.nullable(BoundedQuantity),
   colors: oneOf(['one', 'two', 'any'] as const),
   alike: flag,
   consumable: flag,

@@ -1,4 +1,4 @@
-import { readdirSync, watch } from 'node:fs';
+import { readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import type { HouseholdFile } from '@gumo/core/exchange';
 import { seeded } from '@gumo/core/numbers';
@@ -13,19 +13,6 @@ describe('a server that is killed while all records change', () => {
   const server = new KilledServer(DEMO);
   const { folder, databasePath: path } = server;
   afterAll(() => server.remove());
-
-  /** When so many changes were made to the files of the household, among them its copies. */
-  function changes(many: number): Promise<void> {
-    return new Promise((resolve) => {
-      let left = many;
-      const watcher = watch(folder, { recursive: true }, () => {
-        if (--left > 0) return;
-        watcher.close();
-        resolve();
-      });
-      watcher.unref();
-    });
-  }
 
   const childrenAt = async (url: string): Promise<number> =>
     ((await ask(`${url}/children`, 'GET')).body as Child[]).length;
@@ -48,6 +35,7 @@ describe('a server that is killed while all records change', () => {
       families: [],
       samples: [],
       prints: [],
+      plan: [],
     };
     const copy = (await ask(`${url}/records/backups`, 'POST', {})).body as { name: string };
     const works: (() => Promise<unknown>)[] = [
@@ -57,7 +45,7 @@ describe('a server that is killed while all records change', () => {
     ];
     const seen = new Set<number>();
     for (let round = 0; round < 16; round++) {
-      const moment = changes(1 + Math.floor(random() * MOST_CHANGES));
+      const moment = server.changes(1 + Math.floor(random() * MOST_CHANGES));
       const work = works[round % works.length]!().catch(() => null);
       // Somewhere on the way: after so many changes to the files of the household, drawn by chance.
       // Every fourth is let finish.
@@ -83,6 +71,40 @@ describe('a server that is killed while all records change', () => {
         .withContext(name)
         .toBe('ok');
       db.close();
+    }
+  });
+});
+
+describe('a server that is killed while a child is forgotten', () => {
+  const server = new KilledServer(DEMO);
+  afterAll(() => server.remove());
+
+  it('finishes it at the next start, in the records and in the copies, whenever it ended', async () => {
+    const random = seeded(11);
+    let url = await server.start();
+    const copies = join(server.folder, 'backups');
+    for (let round = 0; round < 4; round++) {
+      const [child] = (await ask(`${url}/children`, 'GET')).body as Child[];
+      await ask(`${url}/records/backups`, 'POST', {});
+      const moment = server.changes(1 + Math.floor(random() * 60));
+      const forgetting = ask(`${url}/children/${child!.id}/forget`, 'POST', {
+        name: child!.name,
+        copies: true,
+      }).catch(() => null);
+      await Promise.race([moment, forgetting]);
+      await server.kill();
+      url = await server.start();
+      const left = (await ask(`${url}/children`, 'GET')).body as Child[];
+      const isGone = !left.some((one) => one.id === child!.id);
+      // Killed before it was written down, nothing was done; afterwards, all of it.
+      for (const name of readdirSync(copies)) {
+        expect(name.endsWith('.db')).withContext(name).toBeTrue();
+        const db = new Database(join(copies, name), { readonly: true });
+        const holds =
+          db.prepare('SELECT 1 FROM children WHERE id = ?').get(child!.id) !== undefined;
+        db.close();
+        expect(holds).withContext(`${name}, round ${round}`).toBe(!isGone);
+      }
     }
   });
 });

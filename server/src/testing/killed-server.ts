@@ -1,5 +1,5 @@
 import { type ChildProcess, spawn } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { mkdtempSync, rmSync, watch } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -35,6 +35,19 @@ export class KilledServer {
         const port = /port (\d+)/.exec(String(text))?.[1];
         if (port) resolve(`http://127.0.0.1:${port}/api`);
       });
+    });
+  }
+
+  /** When so many changes were made to the files of the household, among them its copies. */
+  changes(many: number): Promise<void> {
+    return new Promise((resolve) => {
+      let left = many;
+      const watcher = watch(this.folder, { recursive: true }, () => {
+        if (--left > 0) return;
+        watcher.close();
+        resolve();
+      });
+      watcher.unref();
     });
   }
 

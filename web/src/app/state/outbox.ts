@@ -203,10 +203,22 @@ export class Outbox {
       if (more.length > 0) {
         for (const one of batch) await this.deliver(db, [one]);
       } else if (parcel) {
-        await db.add('refused', { parcel, message: error.message });
+        await this.keepRefused(db, parcel, error.message);
         await this.countRefused();
       }
     }
+  }
+
+  /** Two pages may send the same and be refused both: it is kept once. */
+  private async keepRefused(
+    db: IDBPDatabase<OutboxSchema>,
+    parcel: Parcel,
+    message: string,
+  ): Promise<void> {
+    const store = db.transaction('refused', 'readwrite').objectStore('refused');
+    const same = JSON.stringify(parcel);
+    const known = (await store.getAll()).some((one) => JSON.stringify(one.parcel) === same);
+    if (!known) await store.add({ parcel, message });
   }
 
   private post(batch: readonly Parcel[]): Promise<unknown> {
