@@ -8,7 +8,6 @@ interface ProblemBody {
 interface DayBody {
   readonly sheet: DaySheet;
   readonly entries: PlanEntry[];
-  readonly noSmallParts: string[];
   readonly open: unknown[];
 }
 
@@ -25,7 +24,7 @@ describe('the plan over HTTP', () => {
   });
   afterAll(() => world.close());
 
-  const draft = (more: object = {}): object => ({
+  const draft = (more: object = {}) => ({
     id: randomUUID(),
     day: TODAY,
     momentId,
@@ -95,24 +94,102 @@ describe('the plan over HTTP', () => {
     expect((await theDay()).sheet.away).toEqual([]);
   });
 
-  it('says who must not meet small parts: under three, or mouthing things (common rule)', async () => {
+  it('keeps small parts from who is in reach at that moment, and plan and day agree on it', async () => {
     // Parts for children under three: 16 CFR 1501; the day of the third birthday is the first without.
-    const young = (await world.ask('POST', '/children', aChild({ birthDate: '2023-03-11' })))
-      .body as Child;
-    const three = (await world.ask('POST', '/children', aChild({ birthDate: '2023-03-10' })))
-      .body as Child;
-    const mouths = (
+    const young = (
+      await world.ask('POST', '/children', aChild({ birthDate: '2023-03-11', name: 'Juno' }))
+    ).body as Child;
+    const buttons = {
+      id: randomUUID(),
+      name: 'buttons',
+      use: 'counter',
+      count: 60,
+      colors: [],
+      alike: true,
+      shape: { kind: 'disc', diameterMm: 12, thicknessMm: 3 },
+      box: '',
+      consumable: false,
+      interests: [],
+      hazards: [],
+      version: 1,
+    };
+    await world.ask('POST', '/things', buttons);
+    // With all in the room they stay in their boxes, and no such card is taken.
+    const shared = await world.ask(
+      'POST',
+      '/plan',
+      draft({ activityId: 'handfuls', momentId: 'floor' }),
+    );
+    expect(shared.status).toBe(422);
+    expect((shared.body as { title: string }).title).toContain('Juno is in the room');
+    // At the table, where the others are elsewhere, an older child may have them.
+    const table = draft({ activityId: 'counters-under', momentId: 'table', minutes: 5 });
+    const kept = await world.ask('POST', '/plan', table);
+    expect(kept.status).toBe(201);
+    const { ready, cautions } = (await theDay()) as unknown as {
+      ready: { thing: { name: string } | null; away: unknown[] }[];
+      cautions: Record<string, string[]>;
+    };
+    const line = ready.find((one) => one.thing?.name === 'buttons')!;
+    expect(line.away).toEqual([]);
+    expect(cautions[(kept.body as PlanEntry).id]).toEqual([
+      'Buttons are small parts: put them away before Juno comes near.',
+    ]);
+    await world.ask('DELETE', `/plan/${(kept.body as PlanEntry).id}?version=1`);
+    // From the third birthday on nothing of it applies.
+    const later = draft({ activityId: 'handfuls', momentId: 'floor', day: '2026-03-16' });
+    expect((await world.ask('POST', '/plan', later)).status).toBe(201);
+    await world.ask('DELETE', `/plan/${later.id}?version=1`);
+    await world.ask('PUT', `/children/${young.id}`, { ...young, archived: true });
+  });
+
+  it('says on the card and on the list what an allergy keeps away, and what can be made', async () => {
+    const noor = (
       await world.ask(
         'POST',
         '/children',
-        aChild({ cautions: { mouths: true, allergies: [], note: '' } }),
+        aChild({ name: 'Noor', cautions: { mouths: false, allergies: ['Wheat'], note: '' } }),
       )
     ).body as Child;
-    const careful = (await theDay()).noSmallParts;
-    expect(careful).toContain(young.id);
-    expect(careful).toContain(mouths.id);
-    expect(careful).not.toContain(three.id);
-    expect((await theDay('2026-03-11')).noSmallParts).not.toContain(young.id);
+    expect(noor.cautions.allergies).toEqual(['wheat']);
+    const dough = draft({ activityId: 'dough-digits', momentId: 'floor', minutes: 12 });
+    const refused = await world.ask('POST', '/plan', dough);
+    expect(refused.status).toBe(422);
+    expect((refused.body as { title: string }).title).toContain(
+      'free of what Noor has an allergy to',
+    );
+    // Done as a record already, it is shown with what to do; a wheat-free dough lifts it.
+    const free = {
+      id: randomUUID(),
+      name: 'rice dough',
+      use: 'dough',
+      count: 10,
+      colors: [],
+      alike: true,
+      shape: { kind: 'unknown' },
+      box: '',
+      consumable: true,
+      interests: [],
+      hazards: ['food'],
+      allergens: [],
+      version: 1,
+    };
+    await world.ask('POST', '/things', free);
+    const kept = await world.ask('POST', '/plan', dough);
+    expect(kept.status).toBe(201);
+    await world.ask('PUT', `/things/${free.id}`, { ...free, allergens: ['wheat'] });
+    const { ready, cautions } = (await theDay()) as unknown as {
+      ready: { use: string; instead: { name: string } | null }[];
+      cautions: Record<string, string[]>;
+    };
+    expect(ready.find((one) => one.use === 'dough')!.instead!.name).toBe('cornstarch dough');
+    expect(cautions[dough.id]).toEqual([
+      'Rice dough: holds wheat. Noor has an allergy: wheat. Make cornstarch dough instead: cornstarch, baking soda and water.',
+    ]);
+    const week = (await world.ask('GET', '/weeks/2026-03-09')).body as { cautions: object };
+    expect(week.cautions).toEqual(jasmine.objectContaining({ [dough.id]: cautions[dough.id] }));
+    await world.ask('DELETE', `/plan/${dough.id}?version=1`);
+    await world.ask('PUT', `/children/${noor.id}`, { ...noor, archived: true });
   });
 
   it('suggests something for a child in nothing, and nothing for one who is planned', async () => {
