@@ -15,12 +15,12 @@ interface Running {
   readonly child: ChildProcess;
 }
 
-interface Server {
+export interface Server {
   readonly url: string;
   /** Stops it as a machine that goes to sleep would: nothing answers any more. */
   stop(): Promise<void>;
-  /** Starts it again at the same address, with the same database. */
-  start(): Promise<void>;
+  /** Starts it again at the same address, with the same database; on another day, where one is named. */
+  start(today?: string): Promise<void>;
 }
 
 interface World {
@@ -51,8 +51,9 @@ export const test = base.extend<World>({
         child.kill('SIGTERM');
         await gone;
       },
-      async start() {
-        running = (await startServer({ ...env, PORT: new URL(url).port })) as Running;
+      async start(today = TODAY) {
+        const again = { ...env, PORT: new URL(url).port, GUMO_TODAY: today };
+        running = (await startServer(again)) as Running;
       },
     };
     await use(server);

@@ -49,7 +49,6 @@ test('no small part comes near Ilse while she is here', async ({ page }) => {
   await page.getByRole('button', { name: 'Ilse' }).click();
   await page.getByRole('button', { name: 'Mirela' }).click();
   await expect(needs).toContainText('stays away: big beads (small part)');
-  await expect(page.locator('.caution')).toContainText('Small parts — Ilse');
   await expect(needs.locator('.thing').first()).not.toContainText('cork discs');
   await page.getByRole('button', { name: 'Ilse' }).click();
   await expect(needs).not.toContainText('stays away');
@@ -57,11 +56,9 @@ test('no small part comes near Ilse while she is here', async ({ page }) => {
   // On Today the list follows who is here.
   const ready = page.locator('gumo-lay-ready');
   await page.getByRole('link', { name: 'Today', exact: true }).click();
-  await expect(ready).toContainText('Ilse and Tomasz are here');
   await expect(ready).not.toContainText('cork discs would do');
-  await page.getByRole('button', { name: /Ilse is here/ }).click();
-  await page.getByRole('button', { name: /Tomasz is here/ }).click();
-  await expect(ready).not.toContainText('Small parts');
+  // What would not be taken anyway stays in its box without a word.
+  await expect(ready.locator('.caution')).toHaveCount(0);
 });
 
 test('an activity is found, copied, changed, given, and archived', async ({ page }) => {

@@ -1,8 +1,11 @@
 import { type Locator, type Page } from '@playwright/test';
-import { asked, expect, test } from '../world';
+import { type Server, asked, expect, test } from '../world';
 
 /** One sitting of a counting song on a day of March or April, each try with the same key. */
-async function song(page: Page, day: string, key: 'o' | 'n'): Promise<void> {
+async function song(page: Page, server: Server, day: string, key: 'o' | 'n'): Promise<void> {
+  // The server's own day goes along: it takes nothing from days to come.
+  await server.stop();
+  await server.start(day);
   await page.clock.setSystemTime(`${day}T09:20:00`);
   await page.goto(new URL('/today', page.url()).href);
   await page.getByRole('button', { name: 'Add an activity' }).first().click();
@@ -26,8 +29,9 @@ async function song(page: Page, day: string, key: 'o' | 'n'): Promise<void> {
 test.describe('one bead through the weeks', () => {
   test.use({ household: 'empty' });
 
-  test('from not met to secure, to come back; the own word wins until it is contradicted', async ({
+  test('from not met to secure, looked at again, lost; the own word wins until it is contradicted', async ({
     page,
+    server,
   }) => {
     test.setTimeout(120_000);
     await page.getByRole('link', { name: 'Add the first child' }).click();
@@ -38,27 +42,33 @@ test.describe('one bead through the weeks', () => {
     const reason = page.locator('gumo-opened-bead .reason');
     await expect(bead).toHaveAttribute('data-standing', 'not-met');
 
-    await song(page, '2026-03-10', 'o');
+    await song(page, server, '2026-03-10', 'o');
     await bead.click();
     await expect(reason).toContainText(/^Nearly: (\d+) of \1 on own on 1 day; both asked/);
     await expect(page.locator('gumo-opened-bead')).toContainText('more on own on another day');
-    await song(page, '2026-03-12', 'o');
-    await song(page, '2026-03-13', 'o');
+    await song(page, server, '2026-03-12', 'o');
+    await song(page, server, '2026-03-13', 'o');
     await expect(bead).toHaveAttribute('data-standing', 'secure');
     await bead.click();
     await expect(reason).toHaveText(/^Secure: (\d+) of \1 on own on 3 days; both asked\.$/);
 
-    await song(page, '2026-04-26', 'n');
+    // Once unsure, it is looked at again; twice running, it is lost.
+    await song(page, server, '2026-04-26', 'n');
+    await expect(bead).toHaveAttribute('data-standing', 'secure');
+    await expect(bead).toHaveAttribute('data-mark', 'look-again');
+    await bead.click();
+    await expect(reason).toContainText('unsure in the last session: look again by 3 May');
+    await song(page, server, '2026-04-27', 'n');
     await expect(bead).toHaveAttribute('data-standing', 'come-back');
     await bead.click();
     await expect(reason).toContainText('Come back: it was secure, and then less of it was on own');
 
     await page.getByRole('button', { name: 'Knows it' }).click();
     await expect(bead).toHaveAttribute('data-standing', 'secure');
-    await expect(reason).toContainText('Knows it: your own word of 26 April');
-    await song(page, '2026-04-27', 'n');
+    await expect(reason).toContainText('Knows it: your own word of 27 April');
+    await song(page, server, '2026-04-28', 'n');
     await expect(bead).toHaveAttribute('data-standing', 'secure');
-    await song(page, '2026-04-28', 'n');
+    await song(page, server, '2026-04-29', 'n');
     await expect(bead).toHaveAttribute('data-standing', 'come-back');
     await bead.click();
     await expect(reason).not.toContainText('your own word');

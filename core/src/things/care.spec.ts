@@ -145,9 +145,9 @@ describe('cautions', () => {
   });
 
   it('speak of small parts where they are out or kept in, and of a cord where there is one', () => {
-    expect(scene('counters-under', [small, thing({ name: 'bobbins' })], [ilse])).toEqual([
-      'Buttons stay in their boxes: small parts, and Ilse is in reach.',
-    ]);
+    expect(
+      scene('counters-under', [{ ...small, count: 61 }, thing({ name: 'bobbins' })], [ilse]),
+    ).toEqual(['Buttons stay in their boxes: small parts, and Ilse is in reach.']);
     const kofi = child('Kofi');
     expect(scene('counters-under', [small], [kofi], [kofi, ilse])).toEqual([
       'Buttons are small parts: put them away before Ilse comes near.',

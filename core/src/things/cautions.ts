@@ -78,6 +78,8 @@ function allergies({ activity, lines, reach }: Scene): string[] {
   for (const line of lines) {
     if (line.barred) say(line.words, line.barred, instead(line));
     for (const away of line.away) {
+      // What would not be taken anyway stays in its box without a word.
+      if (!away.wanted) continue;
       const then = line.thing ? `Take ${line.thing.name}.` : instead(line);
       say(away.thing.name, away, then);
     }
@@ -97,7 +99,9 @@ function smallParts({ lines, reach, here, day }: Scene): string[] {
   const far = careful.filter((child) => !reach.includes(child));
   const small = (thing: Thing): boolean =>
     thing.shape.kind !== 'unknown' && smallPart(thing.shape) !== 'neither';
-  const away = lines.flatMap((line) => line.away.filter((one) => one.because.startsWith('small ')));
+  const away = lines.flatMap((line) =>
+    line.away.filter((one) => one.wanted && one.because.startsWith('small ')),
+  );
   const found: string[] = [];
   if (near.length > 0 && away.length > 0) {
     const things = joinWords([...new Set(away.map((one) => one.thing.name))]);

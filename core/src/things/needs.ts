@@ -157,7 +157,11 @@ export interface NeedLine {
   readonly short: number;
   readonly standIns: readonly StandIn[];
   /** Things that would serve and stay away, with the reason. */
-  readonly away: readonly (Kept & { readonly thing: Thing })[];
+  readonly away: readonly (Kept & {
+    readonly thing: Thing;
+    /** It would be the one to take if nobody had to be kept from it. */
+    readonly wanted: boolean;
+  })[];
   /** Why it is not to be used although nobody listed it, as it holds what somebody must not meet. */
   readonly barred: Kept | null;
   /** What can be made in its place where nothing safe is there. */
@@ -236,9 +240,10 @@ function lineFor(
   const fitting = cupboard
     .map((thing) => ({ thing, has: usable(thing, need), because: unsafeBecause(thing, care) }))
     .filter((one) => one.has > 0);
-  const safe = fitting
-    .filter((one) => one.because === null)
-    .sort((a, b) => Number(b.has >= count) - Number(a.has >= count) || b.has - a.has);
+  const ranked = [...fitting].sort(
+    (a, b) => Number(b.has >= count) - Number(a.has >= count) || b.has - a.has,
+  );
+  const safe = ranked.filter((one) => one.because === null);
   const best = safe[0] ?? null;
   // What the cupboard does not list at all is not counted as missing: it may well be in the house.
   const unlisted = fitting.length === 0;
@@ -262,7 +267,8 @@ function lineFor(
     away: fitting.flatMap(({ thing, because }) => {
       if (because === null) return [];
       const by = keptBy(allergies, (one) => keptFrom(thing, one));
-      return [{ thing, because, allergies: by?.allergies ?? [] }];
+      const wanted = thing === ranked[0]?.thing;
+      return [{ thing, because, allergies: by?.allergies ?? [], wanted }];
     }),
     barred,
     instead: isKept && allergies.length > 0 ? recipeFor(need.use, allergies) : null,

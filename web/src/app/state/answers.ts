@@ -90,7 +90,7 @@ const NeedLine = v.object({
   has: v.number(),
   short: v.number(),
   standIns: v.array(StandIn),
-  away: v.array(v.object({ thing: Thing, ...Kept.entries })),
+  away: v.array(v.object({ thing: Thing, wanted: v.boolean(), ...Kept.entries })),
   barred: v.nullable(Kept),
   instead: v.nullable(
     v.object({ use: v.picklist(USES), name: v.string(), ingredients: v.array(v.string()) }),
