@@ -19,6 +19,7 @@ test('an allergy is chosen, keeps things away with its reason, and what can be m
   await expect(caution).toContainText(
     'Make cornstarch dough instead: cornstarch, baking soda and water.',
   );
+  await page.getByRole('button', { name: 'Mirela' }).click();
   await page.getByRole('button', { name: 'Add to today' }).click();
   await expect(page.getByRole('alert')).toContainText('Mirela has an allergy');
 

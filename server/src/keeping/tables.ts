@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import {
   type Mapping,
   type TryColumn,
@@ -9,9 +10,10 @@ import {
 } from '@gumo/core/exchange';
 import { type Day, type Observation, impossibleDay } from '@gumo/core/vocabulary';
 import Papa from 'papaparse';
+import * as v from 'valibot';
 import { v5 as uuidOf } from 'uuid';
 import type { Store } from '../database/store.js';
-import { Problem } from '../problems.js';
+import { Problem, checked } from '../problems.js';
 
 /**
  * Cells that begin like a formula are kept from being one by an apostrophe, and so are cells that
@@ -63,6 +65,26 @@ export function* tryLines(store: Store, all: Iterable<Observation>): IterableIte
       header: false,
     })}\r\n`;
   }
+}
+
+const Tries = v.object({
+  text: v.pipe(v.string('must be text'), v.nonEmpty('must not be empty')),
+  mapping: v.nullable(v.record(v.picklist(TRY_COLUMNS), v.nullable(v.string()))),
+  /** Only says what would happen. */
+  dry: v.boolean('must be true or false'),
+});
+
+/** A table of tries as it was sent, from the file that it was put in. @throws Problem 400 */
+export function sentTable(file: string): v.InferOutput<typeof Tries> {
+  let sent: unknown;
+  try {
+    sent = JSON.parse(readFileSync(file, 'utf8'));
+  } catch {
+    throw new Problem(400, 'The JSON cannot be read.', [
+      { field: 'body', message: 'is not valid JSON' },
+    ]);
+  }
+  return checked(Tries, sent);
 }
 
 /**

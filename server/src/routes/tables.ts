@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { rmSync } from 'node:fs';
+import { rmSync, statSync } from 'node:fs';
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { conclude } from '@gumo/core/evidence';
@@ -9,7 +9,7 @@ import type { Thing } from '@gumo/core/vocabulary';
 import express, { Router } from 'express';
 import Papa from 'papaparse';
 import * as v from 'valibot';
-import { csvOf, plainCell, tryLines } from '../keeping/tables.js';
+import { csvOf, plainCell, sentTable, tryLines } from '../keeping/tables.js';
 import type { TriesSaid, TriesWork } from '../keeping/tries-worker.js';
 import { type SaidWrong, wordsOf } from '../keeping/words-of.js';
 import { Problem, checked } from '../problems.js';
@@ -17,6 +17,7 @@ import { type Context, noteDone } from './context.js';
 import { received } from './received.js';
 
 const LIMIT = '4mb';
+const SMALL_BYTES = 200_000;
 const PROGRESS_COLUMNS = [
   'child',
   'skill',
@@ -91,6 +92,8 @@ export function tablesRoutes(context: Context): Router {
     const file = `${databasePath}.${randomUUID()}.reading`;
     try {
       await received(request, file);
+      // What is small is looked at here: a thread takes longer to begin than it does to refuse it.
+      if (statSync(file).size < SMALL_BYTES) sentTable(file);
       const said = await context.turnstile.alone(() => takeTries(context, file));
       const { dry, ...shown } = said;
       if (!dry && said.added > 0) {
