@@ -15,6 +15,8 @@ import { fileURLToPath } from 'node:url';
 import type { Child } from '@gumo/core/vocabulary';
 import Database from 'better-sqlite3';
 import { RECORDS, openDatabase } from './database/open.js';
+import { storeIn } from './database/store.js';
+import { startEmpty } from './household.js';
 import { bareApi } from './testing/bare.js';
 import { type World, aChild, aTry, ask, openWorld } from './testing/world.js';
 
@@ -89,6 +91,7 @@ describe('a folder that cannot be written any more', () => {
   it('refuses what is noted with a true sentence, and is read and exported on', async () => {
     const folder = mkdtempSync(join(tmpdir(), 'gumo-read-only-'));
     const { db, access, url, close } = await bareApi(join(folder, 'gumo.db'));
+    startEmpty(storeIn(db));
     const child = (await ask(`${url}/children`, 'POST', aChild())).body as Child;
     await ask(`${url}/observations`, 'POST', { observations: [aTry(child.id)] });
     // SQLite then says what it says where the file system takes nothing.

@@ -90,10 +90,36 @@ describe('progress over HTTP', () => {
     await world.ask('POST', '/pegs', { pegs: [pegs] });
     expect((await progress(id)).look!.tries).toBe(0);
     const at = `${TODAY}T10:05:00.000Z`;
-    const tried = aTry(id, { activityId: 'first-look', skillId: 'give-5', itemId: 'n4', at });
-    await world.ask('POST', '/observations', { observations: [tried] });
+    const said = (to: number) => ({
+      kind: 'reach' as const,
+      language: 'en',
+      direction: 'up' as const,
+      from: 1,
+      to,
+      stop: to,
+      leftOut: [],
+      repeated: [],
+      swapped: [],
+      said: null,
+      guess: null,
+    });
+    const tried = (to: number) =>
+      aTry(id, {
+        activityId: 'first-look',
+        skillId: 'say-20',
+        itemId: `to-${to}`,
+        at,
+        record: said(to),
+      });
+    // One try says too little to take anything as known; three in a strand say enough.
+    await world.ask('POST', '/observations', { observations: [tried(15)] });
+    const little = await progress(id);
+    expect(little.look!.tries).toBe(1);
+    expect(little.views.filter((view) => view.standing === 'taken')).toEqual([]);
+    const more = [tried(14), tried(19)];
+    await world.ask('POST', '/observations', { observations: more });
     const found = await progress(id);
-    expect(found.look!.tries).toBe(1);
+    expect(found.look!.tries).toBe(3);
     expect(found.views.filter((view) => view.standing === 'taken').length).toBeGreaterThan(3);
   });
 

@@ -125,6 +125,12 @@ describe('cautions', () => {
     expect(scene('dough-digits', [], [noor])).toEqual([
       'Dough: holds wheat. Noor has an allergy: wheat. Make cornstarch dough instead: cornstarch, baking soda and water.',
     ]);
+    const mirela = allergic('Mirela', 'egg');
+    expect(scene('dough-digits', [], [noor, mirela])[0]).toMatch(/^Dough: holds wheat\. Noor has/);
+    const ours = thing({ name: 'our dough', use: 'dough', count: 1 });
+    expect(scene('dough-digits', [ours], [noor, mirela])[0]).toMatch(
+      /^Our dough: .+\. Noor \(wheat\) and Mirela \(eggs?\) have allergies\./,
+    );
     const paste = thing({ name: 'nut butter jar', count: 90, allergens: ['tree-nut'] });
     const [words] = scene(
       'counters-under',

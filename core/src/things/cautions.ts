@@ -50,7 +50,6 @@ const LIKELY: Partial<Record<Hazard, readonly Use[]>> = {
 const names = (children: readonly Pick<Child, 'name'>[]): string =>
   joinWords(children.map((one) => one.name));
 const is = (children: readonly unknown[]): string => (children.length === 1 ? 'is' : 'are');
-const has = (children: readonly unknown[]): string => (children.length === 1 ? 'has' : 'have');
 
 /**
  * The cautions that apply now: to who is in reach and to what is out, each with what to do. Nothing is
@@ -65,10 +64,16 @@ function allergies({ activity, lines, reach }: Scene): string[] {
   const say = (what: string, { because, allergies: by }: Kept, then: string): void => {
     const who = reach.filter((child) => child.cautions.allergies.some((one) => by.includes(one)));
     if (who.length === 0) return;
-    const named = joinWords(by.map(allergenName));
-    found.push(
-      `${capital(what)}: ${because}. ${names(who)} ${has(who)} an allergy: ${named}. ${then}`,
-    );
+    const named = who.map(({ name, cautions }) => ({
+      name,
+      to: joinWords(cautions.allergies.filter((one) => by.includes(one)).map(allergenName)),
+    }));
+    const [only] = named;
+    const have =
+      only && named.length === 1
+        ? `${only.name} has an allergy: ${only.to}.`
+        : `${joinWords(named.map(({ name, to }) => `${name} (${to})`))} have allergies.`;
+    found.push(`${capital(what)}: ${because}. ${have} ${then}`);
   };
   const all = [...new Set(reach.flatMap((child) => child.cautions.allergies))];
   for (const one of all) {

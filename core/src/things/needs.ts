@@ -1,4 +1,5 @@
 import { type Sizes, evaluate, explain } from '../activities/quantity.js';
+import { joinWords } from '../numbers/words.js';
 import type { Activity, Need, Thing, Use } from '../vocabulary/index.js';
 import { type Care, isSafe, unsafeBecause } from './care.js';
 import { type Recipe, keptFrom, needKeptFrom, recipeFor } from './holds.js';
@@ -219,17 +220,18 @@ export function needsOf(planned: readonly Planned[], cupboard: readonly Thing[])
   return lines.sort((a, b) => Number(b.short > 0) - Number(a.short > 0));
 }
 
-/** Which allergies keep something away, and the first reason; null where none does. */
+/** Which allergies keep something away, and the reasons, each once; null where none does. */
 function keptBy(
   allergies: readonly string[],
-  because: (allergy: string) => string | null,
+  reasonFor: (allergy: string) => string | null,
 ): Kept | null {
   const found = allergies.flatMap((allergy) => {
-    const why = because(allergy);
+    const why = reasonFor(allergy);
     return why === null ? [] : [{ allergy, why }];
   });
-  const [first] = found;
-  return first ? { because: first.why, allergies: found.map((one) => one.allergy) } : null;
+  if (found.length === 0) return null;
+  const because = joinWords([...new Set(found.map((one) => one.why))]);
+  return { because, allergies: found.map((one) => one.allergy) };
 }
 
 function lineFor(
@@ -268,7 +270,7 @@ function lineFor(
       if (because === null) return [];
       const by = keptBy(allergies, (one) => keptFrom(thing, one));
       const wanted = thing === ranked[0]?.thing;
-      return [{ thing, because, allergies: by?.allergies ?? [], wanted }];
+      return [{ thing, because: by?.because ?? because, allergies: by?.allergies ?? [], wanted }];
     }),
     barred,
     instead: isKept && allergies.length > 0 ? recipeFor(need.use, allergies) : null,
