@@ -1,5 +1,4 @@
 import { type Sizes, evaluate, explain } from '../activities/quantity.js';
-import { joinWords } from '../numbers/words.js';
 import type { Activity, Need, Thing, Use } from '../vocabulary/index.js';
 import { type Care, isSafe, unsafeBecause } from './care.js';
 import { type Recipe, keptFrom, needKeptFrom, recipeFor } from './holds.js';
@@ -220,7 +219,14 @@ export function needsOf(planned: readonly Planned[], cupboard: readonly Thing[])
   return lines.sort((a, b) => Number(b.short > 0) - Number(a.short > 0));
 }
 
-/** Which allergies keep something away, and the reasons, each once; null where none does. */
+/** What is surest is said: that it holds something, before that it may, before that nobody knows. */
+const SURENESS = ['holds ', 'is ', 'may '];
+const sureness = (reason: string): number => {
+  const at = SURENESS.findIndex((word) => reason.startsWith(word));
+  return at < 0 ? SURENESS.length : at;
+};
+
+/** Which allergies keep something away, and the surest reason; null where none does. */
 function keptBy(
   allergies: readonly string[],
   reasonFor: (allergy: string) => string | null,
@@ -229,9 +235,8 @@ function keptBy(
     const why = reasonFor(allergy);
     return why === null ? [] : [{ allergy, why }];
   });
-  if (found.length === 0) return null;
-  const because = joinWords([...new Set(found.map((one) => one.why))]);
-  return { because, allergies: found.map((one) => one.allergy) };
+  const [surest] = [...found].sort((a, b) => sureness(a.why) - sureness(b.why));
+  return surest ? { because: surest.why, allergies: found.map((one) => one.allergy) } : null;
 }
 
 function lineFor(
