@@ -7,7 +7,6 @@ import { storeIn } from '../database/store.js';
 import { loadHousehold } from '../household.js';
 import { Problem, checked } from '../problems.js';
 import { tell } from './tell.js';
-import type { HouseholdRead } from './exchange.js';
 import { householdLines } from './household-lines.js';
 
 /** What the thread is given: write a household as a file, or make a database of a file. */
@@ -20,6 +19,13 @@ export type ExchangeWork =
       /** The server's calendar day: nothing lies beyond it. */
       readonly today: string;
     };
+
+/** What came in with a household file. */
+export interface HouseholdRead {
+  readonly counts: Record<string, number>;
+  /** What was left out as it cannot have happened, the first of it in sentences. */
+  readonly leftOut: { readonly count: number; readonly words: readonly string[] };
+}
 
 const work = workerData as ExchangeWork;
 const PIECE = 1 << 20;

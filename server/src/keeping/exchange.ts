@@ -1,17 +1,10 @@
-import type { ExchangeWork } from './exchange-worker.js';
+import type { ExchangeWork, HouseholdRead } from './exchange-worker.js';
 import { type SaidWrong, wordsOf } from './words-of.js';
 
 interface Answer extends SaidWrong {
   readonly read?: HouseholdRead;
   /** The next piece of a file that is written; null at its end. */
   readonly piece?: string | null;
-}
-
-/** What came in with a household file. */
-export interface HouseholdRead {
-  readonly counts: Record<string, number>;
-  /** What was left out as it cannot have happened, the first of it in sentences. */
-  readonly leftOut: { readonly count: number; readonly words: readonly string[] };
 }
 
 const FILE = new URL('./exchange-worker.js', import.meta.url);
