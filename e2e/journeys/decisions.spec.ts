@@ -12,11 +12,12 @@ async function song(
   key: 'o' | 'n',
   many = 6,
 ): Promise<void> {
-  // The server's own day goes along: it takes nothing from days to come.
+  // The server's own day goes along: it takes nothing from days to come. No page asks it meanwhile.
+  await page.goto('about:blank');
   await server.stop();
   await server.start(day);
   await page.clock.setSystemTime(`${day}T09:20:00`);
-  await page.goto(new URL('/today', page.url()).href);
+  await page.goto(new URL('/today', server.url).href);
   await page.getByRole('button', { name: 'Add an activity' }).first().click();
   await page.getByRole('combobox', { name: 'Activity' }).click();
   await page.getByRole('option', { name: /A counting song/ }).click();

@@ -101,6 +101,17 @@ const cell = (place: Place<Week>, band: number, day: number): string[] => {
 };
 
 describe('the week', () => {
+  it('names its usual days before they are there', async () => {
+    const empty = await Place.open(Week, { children: [ilse, kofi] });
+    expect(empty.text).toContain('Week 9 to 13 March');
+  });
+
+  it('names a single day as one', async () => {
+    const usualOnly = answer().days.map((day) => ({ ...day, usual: day.day === '2026-03-13' }));
+    const single = await open({ days: usualOnly, entries: [] });
+    expect(single.text).toContain('Week 13 March');
+  });
+
   it('shows the days to come across and the bands down, and what the week touches', async () => {
     const place = await open();
     expect(place.text).toContain('Week 10 to 13 March');

@@ -18,6 +18,7 @@ import { Router, RouterLink } from '@angular/router';
 import {
   BANDS,
   type Band,
+  type Day,
   type PlanEntry,
   addDays,
   mondayOf,
@@ -87,7 +88,12 @@ export class Week {
   protected readonly isThisWeek = computed(() => this.from() === mondayOf(this.clock.today()));
   protected readonly span = computed(() => {
     const days = this.days();
-    const [first, last] = [days[0]?.day ?? this.from(), days[days.length - 1]?.day ?? this.from()];
+    // Before the week is there, its usual days.
+    const usual = this.household()?.openDays ?? [1, 5];
+    const onDay = (weekday: number): Day => addDays(this.from(), weekday - 1);
+    const first = days[0]?.day ?? onDay(Math.min(...usual));
+    const last = days[days.length - 1]?.day ?? onDay(Math.max(...usual));
+    if (first === last) return format(parseISO(first), 'd MMMM');
     const sameMonth = first.slice(0, 7) === last.slice(0, 7);
     return `${format(parseISO(first), sameMonth ? 'd' : 'd MMMM')} to ${format(parseISO(last), 'd MMMM')}`;
   });
