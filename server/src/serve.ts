@@ -21,7 +21,7 @@ import { copyDatabase } from './keeping/copying.js';
 import { makeCounting } from './keeping/counting.js';
 import { type FolderLock, FolderTaken, lockFolder } from './keeping/folder-lock.js';
 import { isIn, rewriteWithout } from './keeping/forgetting.js';
-import { sweep, takePlace } from './keeping/take-place.js';
+import { shred, sweep, takePlace } from './keeping/take-place.js';
 import { makePlanner } from './planning/planner.js';
 import type { RecordsNote } from './routes/context.js';
 import { makePrinter } from './sheets/printer.js';
@@ -117,7 +117,7 @@ async function serveLocked(options: ServeOptions, lock: FolderLock): Promise<Run
   if (options.anew) {
     for (const end of ['', '-wal', '-shm']) rmSync(`${databasePath}${end}`, { force: true });
   }
-  sweep(databasePath);
+  await sweep(databasePath);
   const changes = makeChanges();
   const planner = makePlanner();
   const printer = makePrinter();
@@ -169,17 +169,22 @@ async function serveLocked(options: ServeOptions, lock: FolderLock): Promise<Run
     return { db, store, isNew, app };
   }
 
-  /** Puts another database in the place of this one; nothing is written meanwhile. */
-  function swap(candidate: string, forgets: boolean): void {
+  /**
+   * Puts another database in the place of this one; nothing is written meanwhile. Answers what stood
+   * there, where that is to be written over.
+   */
+  function swap(candidate: string, forgets: boolean): string | null {
     planner.current()?.cancel();
+    let old: string | null;
     try {
-      takePlace(current.db, candidate, databasePath, forgets);
+      old = takePlace(current.db, candidate, databasePath, forgets);
     } finally {
       current = open(true);
     }
     for (const what of ['children', 'household', 'things', 'plan', 'prints'] as const) {
       changes.tell({ what, childIds: [], day: null });
     }
+    return old;
   }
 
   /** All that was answered for is in the copy that is made first; what comes meanwhile waits. */
@@ -192,19 +197,22 @@ async function serveLocked(options: ServeOptions, lock: FolderLock): Promise<Run
     });
 
   /** Writes the records anew without a child, in a thread, and puts them in the place of those with it. */
-  const forget = (childId: string): Promise<void> =>
-    turnstile.alone(async () => {
+  async function forget(childId: string): Promise<void> {
+    const old = await turnstile.alone(async () => {
       const candidate = `${databasePath}.${randomUUID()}.restoring`;
       await copyDatabase({ from: databasePath, to: candidate, without: childId });
-      swap(candidate, true);
+      return swap(candidate, true);
     });
+    if (old !== null) await shred(old);
+  }
 
   // What a stop left half-way: the records first, then their copies.
   for (const { childId, copies } of access.intentions.all()) {
     if (existsSync(databasePath) && isIn(databasePath, childId)) {
       const candidate = `${databasePath}.${randomUUID()}.restoring`;
       await copyDatabase({ from: databasePath, to: candidate, without: childId });
-      takePlace(openDatabase(databasePath).db, candidate, databasePath, true);
+      const old = takePlace(openDatabase(databasePath).db, candidate, databasePath, true);
+      if (old !== null) await shred(old);
     }
     const left = copies ? await rewriteWithout(backups, childId) : [];
     if (left.length === 0) access.intentions.done(childId);

@@ -8,8 +8,8 @@ import {
   renameSync,
   rmSync,
   statSync,
-  writeSync,
 } from 'node:fs';
+import { open, rm } from 'node:fs/promises';
 import { basename, dirname, join } from 'node:path';
 import type { Database } from 'better-sqlite3';
 import { Problem } from '../problems.js';
@@ -18,7 +18,7 @@ const SHRED = '.shred';
 const PIECE = 1 << 20;
 
 /** Files that a stop left half-way beside the records and among their copies: their work was never done. */
-export function sweep(path: string): void {
+export async function sweep(path: string): Promise<void> {
   const [folder, name] = [dirname(path), basename(path)];
   const each = (where: string, test: (one: string) => boolean): string[] =>
     existsSync(where)
@@ -27,7 +27,7 @@ export function sweep(path: string): void {
           .map((one) => join(where, one))
       : [];
   for (const one of each(folder, (file) => file.startsWith(`${name}.`) && file.endsWith(SHRED))) {
-    shred(one);
+    await shred(one);
   }
   const left = [
     ...each(
@@ -41,25 +41,34 @@ export function sweep(path: string): void {
 }
 
 /** Writes over a file, then removes it: what stood in it is not to be found on the disk. */
-export function shred(file: string): void {
-  const { size } = statSync(file);
-  const open = openSync(file, 'r+');
-  const nothing = Buffer.alloc(PIECE);
-  for (let at = 0; at < size; at += PIECE) {
-    writeSync(open, nothing, 0, Math.min(PIECE, size - at), at);
+export async function shred(file: string): Promise<void> {
+  const there = await open(file, 'r+');
+  try {
+    const { size } = await there.stat();
+    const nothing = Buffer.alloc(PIECE);
+    for (let at = 0; at < size; at += PIECE) {
+      await there.write(nothing, 0, Math.min(PIECE, size - at), at);
+    }
+    await there.sync();
+  } finally {
+    await there.close();
   }
-  fsyncSync(open);
-  closeSync(open);
-  rmSync(file, { force: true });
+  await rm(file, { force: true });
 }
 
 /**
  * Closes a database and puts another file in its place, in one step of the file system: whenever the
  * machine stops, the old records are there or the new ones, whole.
- * @param forgets whether what stood there is written over
+ * @param forgets whether what stood there is to be written over
+ * @returns where it stands until then; null where it is simply gone
  * @throws Problem 503 where another program has the database open; it is closed all the same
  */
-export function takePlace(db: Database, candidate: string, path: string, forgets = false): void {
+export function takePlace(
+  db: Database,
+  candidate: string,
+  path: string,
+  forgets = false,
+): string | null {
   db.pragma('wal_checkpoint(TRUNCATE)');
   db.close();
   const log = `${path}-wal`;
@@ -74,5 +83,5 @@ export function takePlace(db: Database, candidate: string, path: string, forgets
   const folder = openSync(dirname(path), 'r');
   fsyncSync(folder);
   closeSync(folder);
-  if (forgets) shred(old);
+  return forgets ? old : null;
 }
