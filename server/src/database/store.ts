@@ -14,6 +14,7 @@ import type {
 import type { PrintItem } from '@gumo/core/sheets';
 import type { Database } from 'better-sqlite3';
 import { type Facts, factsIn } from './facts.js';
+import { foldedAfter } from './fold.js';
 import { type Notes, notesIn } from './notes.js';
 import { type Rows, rowsIn } from './rows.js';
 import { type Sittings, sittingsIn } from './sittings.js';
@@ -125,16 +126,17 @@ export function storeIn(db: Database): Store {
       // It can be counted again: what cannot be kept now is no fault.
       put: (...row) => ifItCan(() => void putSnapshot.run(...row)),
     },
-    async pieceByPiece(pieces, each) {
-      db.exec('BEGIN IMMEDIATE');
-      try {
-        for await (const piece of pieces) if (!each(piece)) break;
-        db.exec('COMMIT');
-      } catch (error) {
-        if (db.inTransaction) db.exec('ROLLBACK');
-        throw error;
-      }
-    },
+    pieceByPiece: (pieces, each) =>
+      foldedAfter(db, async () => {
+        db.exec('BEGIN IMMEDIATE');
+        try {
+          for await (const piece of pieces) if (!each(piece)) break;
+          db.exec('COMMIT');
+        } catch (error) {
+          if (db.inTransaction) db.exec('ROLLBACK');
+          throw error;
+        }
+      }),
     atomically: (work) => db.transaction(work).immediate(),
     enqueue: writerIn(db),
   };
