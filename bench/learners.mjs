@@ -64,6 +64,19 @@ export const CONDITIONS = {
   '45 items': { grows: MIXED, skill: 'hide-10' },
 };
 
+/** A try as the fold takes it: the t-th of a session on a day. */
+const tryOf = (session, t, day, what) => ({
+  ...what,
+  observationId: `${session}-${t}`,
+  guess: null,
+  at: '',
+  day,
+  sitting: String(session),
+  things: [],
+  slips: [],
+  firstLook: false,
+});
+
 /** Outcome of a try on own or not, as it is noted. */
 function noted(own, random, { helped = 0.5, atOnce = 0, ownInstead = 0 }) {
   if (random() < atOnce) return 'help';
@@ -117,19 +130,7 @@ export function learn(seed, condition) {
       const outcome = noted(own, random, condition);
       asked.push({ key: itemId, outcome });
       tries.push({ own: outcome === 'own', day });
-      here.push({
-        observationId: `${session}-${t}`,
-        skillId: id,
-        itemId,
-        outcome,
-        guess: null,
-        at: '',
-        day: on,
-        sitting: String(session),
-        things: [],
-        slips: [],
-        firstLook: false,
-      });
+      here.push(tryOf(session, t, on, { skillId: id, itemId, outcome }));
     }
     for (const policy of POLICIES) {
       const before = states.get(policy);
@@ -189,19 +190,8 @@ export function year(seed, falls) {
     const tries = Array.from({ length: count }, (_, t) => {
       const i = Math.floor(random() * skill.items.length);
       const own = random() < chance(theta + mood, difficulties[i]);
-      return {
-        observationId: `${session}-${t}`,
-        skillId: skill.id,
-        itemId: skill.items[i].id,
-        outcome: own ? 'own' : random() < 0.5 ? 'help' : 'not-yet',
-        guess: null,
-        at: '',
-        day: on,
-        sitting: String(session),
-        things: [],
-        slips: [],
-        firstLook: false,
-      };
+      const outcome = own ? 'own' : random() < 0.5 ? 'help' : 'not-yet';
+      return tryOf(session, t, on, { skillId: skill.id, itemId: skill.items[i].id, outcome });
     });
     session += 1;
     const gap = state ? day - state.at : 0;

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
 import { Store } from '@ngrx/store';
 import * as v from 'valibot';
 import { Api } from '../../common/api';
@@ -67,7 +68,7 @@ const FILES: readonly (readonly [path: string, title: string, about: string])[] 
 @Component({
   selector: 'gumo-records',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [HouseholdNav, Icon, TableImport],
+  imports: [HouseholdNav, Icon, MatButtonModule, TableImport],
   templateUrl: './records.html',
   styleUrls: ['./columns.scss', './records.scss'],
 })
