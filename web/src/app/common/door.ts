@@ -10,7 +10,8 @@ const TELL_EVERY_MS = 60_000;
 const COUNTING_MS = 500;
 const COMPARE_EVERY_MS = 15 * 60_000;
 const HOUR_MS = 3_600_000;
-const Health = v.object({ now: v.nullable(v.string()) });
+/** What the server says of itself: its own clock, or null where it stands still. */
+export const Health = v.object({ now: v.nullable(v.string()) });
 const Nothing = v.unknown();
 const Counting = v.nullable(v.object({ done: v.number(), total: v.number() }));
 

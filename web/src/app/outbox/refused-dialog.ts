@@ -4,7 +4,11 @@ import { MatDialogModule, MatDialogRef } from '@angular/material/dialog';
 import { MatListModule } from '@angular/material/list';
 import { findSkill } from '@gumo/core/skills';
 import { Store } from '@ngrx/store';
+import { format } from 'date-fns/format';
+import { parseISO } from 'date-fns/parseISO';
+import { Api } from '../common/api';
 import { Clock } from '../common/clock';
+import { Health } from '../common/door';
 import { OUTCOME_WORDS, dayWords } from '../common/words';
 import { childrenFeature } from '../state/children';
 import { Outbox, type Parcel, type RefusedParcel, childrenOf } from '../state/outbox';
@@ -36,7 +40,7 @@ const KIND_WORDS: Record<Parcel['kind'], string> = {
           <li>
             <strong>{{ title(one.parcel) }}</strong>
             <p>{{ about(one.parcel) }}</p>
-            <p class="caution">{{ one.message }}</p>
+            <p class="caution">{{ reason(one) }}</p>
             <p class="ways">
               @if (hasWrongDay(one)) {
                 <button matButton="filled" type="button" (click)="sendToday(one)">
@@ -73,6 +77,7 @@ const KIND_WORDS: Record<Parcel['kind'], string> = {
 })
 export class RefusedDialog {
   private readonly outbox = inject(Outbox);
+  private readonly api = inject(Api);
   private readonly clock = inject(Clock);
   private readonly ref = inject<MatDialogRef<RefusedDialog>>(MatDialogRef);
   private readonly childById = inject(Store).selectSignal(childrenFeature.selectChildById);
@@ -110,14 +115,21 @@ export class RefusedDialog {
     }
   }
 
+  /** The server's reason as a sentence, without the place in what was sent. */
+  protected reason({ message }: RefusedParcel): string {
+    return `${message.replace(/^\w+\.\d+\./, 'The ').replace(/\.$/, '')}.`;
+  }
+
   protected hasWrongDay({ parcel, message }: RefusedParcel): boolean {
     const isDated = ['observation', 'note', 'word', 'pegs'].includes(parcel.kind);
     return isDated && /\b(day|at) (lies|does not belong)/.test(message);
   }
 
-  /** The same, as noted today. */
-  private dated(parcel: Parcel): Parcel {
-    const now = { day: this.clock.today(), at: this.clock.instant() };
+  /** The same, as noted today by the server's clock: this device's own may be the one that is wrong. */
+  private async dated(parcel: Parcel): Promise<Parcel> {
+    const health = await this.api.get('/health', Health).catch(() => null);
+    const at = health?.now ?? this.clock.instant();
+    const now = { day: format(parseISO(at), 'yyyy-MM-dd'), at };
     switch (parcel.kind) {
       case 'observation':
         return { ...parcel, observation: { ...parcel.observation, ...now } };
@@ -132,8 +144,8 @@ export class RefusedDialog {
     }
   }
 
-  protected sendToday(one: RefusedParcel): Promise<void> {
-    return this.settle(this.outbox.sendAgain(one.key, this.dated(one.parcel)));
+  protected async sendToday(one: RefusedParcel): Promise<void> {
+    await this.settle(this.outbox.sendAgain(one.key, await this.dated(one.parcel)));
   }
 
   protected again(one: RefusedParcel): Promise<void> {
