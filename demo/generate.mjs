@@ -2,13 +2,14 @@
  * Writes the demo household, always the same from the same seed: eleven weeks of invented records
  * of six invented children, one of whom leaves out fifteen and one who takes 6 and 9 for each other.
  */
-import { findActivity, promptFor, promptsOf, readyPrompts, topFor } from '@gumo/core/activities';
-import { FIRST_LOOK, emptyState, foldAll, nextLook, nextPrompt } from '@gumo/core/evidence';
+import { findActivity, topFor } from '@gumo/core/activities';
+import { FIRST_LOOK, emptyState, foldAll, frontierOf, nextLook } from '@gumo/core/evidence';
 import { seeded } from '@gumo/core/numbers';
+import { creditsOf, playOut, questionForItem, triedAs } from '@gumo/core/rounds';
 import { SKILLS, STRANDS, skillOf } from '@gumo/core/skills';
 import { addDays, dayNumber, newHousehold } from '@gumo/core/vocabulary';
 import { CHILDREN, DAYS, SONGS, STORIES, THINGS, TODAY } from './household.mjs';
-import { recordOf, storyChance } from './records.mjs';
+import { answerOf, difficultyOf, storyChance } from './records.mjs';
 
 const SEED = 20260310;
 const WEEKS = 11;
@@ -48,38 +49,42 @@ export function generate() {
   const outcomeOf = (p) =>
     random() < p ? 'own' : random() < 0.55 ? 'help' : random() < 0.9 ? 'not-yet' : 'not-now';
 
-  /** Writes one try down. */
-  function note(child, prompt, outcome, { sittingId, activityId, at, day, things: used }) {
+  /** Writes one try down; one asked by itself belongs to no round. */
+  function note(child, tried, { sittingId, activityId, at, day, things: used }, alone = false) {
+    const { round, counts, ...rest } = tried;
     const observation = {
       id: uuid(),
       childId: child.row.id,
       sittingId,
       activityId,
-      skillId: prompt.skillId,
-      itemId: prompt.itemId,
+      ...rest,
       at,
       day,
-      outcome,
       triedFirst: true,
-      answered: prompt.way,
       reason: null,
       things: used,
       notedBy: 'demo',
       note: '',
-      record: recordOf(child, prompt, outcome === 'own', random()),
+      ...(alone ? { counts } : { round, counts }),
     };
     observations.push(observation);
     facts.get(child.row.id).push({ kind: 'observation', observation });
   }
 
+  /** What stands on the pad, and how it went. */
+  function answered(child, question, outcome) {
+    const right = outcome === 'own' || outcome === 'help';
+    const tapped = outcome === 'not-now' ? null : answerOf(child, question, right, random());
+    return { outcome, tapped: outcome === 'not-yet' && random() < 0.3 ? null : tapped };
+  }
+
   /** Chance of on own: nearly sure for what is known, falling off beyond the child's place. */
-  function chance(child, prompt, progress) {
-    const skill = skillOf(prompt.skillId);
-    const item = skill.items.find((one) => one.id === prompt.itemId);
+  function chance(child, { skillId, itemId }, progress) {
+    const skill = skillOf(skillId);
     const strand = SKILLS.filter((one) => one.strand === skill.strand);
     const [from, to] = child.places[skill.strand] ?? [0, 0];
     const ahead = from + (to - from) * progress - strand.indexOf(skill);
-    const logit = 2.4 * ahead - 0.7 * item.difficulty + 1.1;
+    const logit = 2.4 * ahead - 0.7 * difficultyOf(skillId, itemId) + 1.1;
     return 0.05 + 0.9 / (1 + Math.exp(-logit));
   }
 
@@ -112,34 +117,55 @@ export function generate() {
     };
     let second = 0;
     for (const child of here) {
-      const state = () => states.get(child.row.id);
-      const top = skillId ? skillOf(skillId).to : topFor(activity, activity.capture, state(), day);
+      const state = states.get(child.row.id);
+      const top = skillId ? rangeOf(skillOf(skillId)) : topFor(activity, state, day);
       sitting.takers.push({ childId: child.row.id, top });
-      const asked = [];
+      const credited = creditsOf(activity);
+      const wants = skillId
+        ? [skillId]
+        : frontierOf(state, day)
+            .map((one) => one.skillId)
+            .filter((id) => credited.has(id) && skillOf(id).to <= Math.max(5, top))
+            .slice(0, 2);
       const tries = story ? 6 : 4 + Math.floor(random() * 4);
-      for (let t = 0; t < tries; t++) {
-        const all = promptsOf(activity, top, activity.capture, child.row.answerModes);
-        const pool = skillId
-          ? all.filter((one) => one.skillId === skillId)
-          : readyPrompts(all, state(), day, activity.capture[0]);
-        const seed = `${sitting.id}-${t}`;
-        const prompt = items
-          ? pool.find((one) => one.itemId === items[t])
-          : nextPrompt(pool, state(), asked, day, seed, t === tries - 1);
-        if (!prompt) break;
-        const outcome = story
-          ? story(t)
-          : outcomeOf(storyChance(child, prompt, chance(child, prompt, progress)));
+      const session = {
+        activity,
+        top,
+        state,
+        name: child.row.name,
+        modes: child.row.answerModes,
+        wants,
+        past: [],
+        came: [],
+        picked: null,
+        chosen: null,
+        today: day,
+        seed: `${sitting.id}/${child.row.id}`,
+        language: 'en',
+        fill: 'row',
+        forced: null,
+      };
+      const played = playOut(session, tries, random, (question, t) => {
+        // An answer that the numbers decide is what they say.
+        const fixed = question.right.kind === 'range' ? rangeOutcome(question.right) : null;
+        const told = story && (items === null || items.length > t) ? story(t) : null;
+        const usual = outcomeOf(storyChance(child, question, chance(child, question, progress)));
+        return answered(child, question, fixed ?? told ?? usual);
+      });
+      for (const { tried } of played) {
         const at = `${clock(day, minute + Math.floor(second / 60))}:${String(second % 60).padStart(2, '0')}.000Z`;
-        note(child, prompt, outcome, { sittingId: sitting.id, activityId, at, day, things: used });
+        note(child, tried, { sittingId: sitting.id, activityId, at, day, things: used });
         second += 25;
-        asked.push({ key: prompt.key, outcome });
       }
     }
     sitting.endedAt = `${clock(day, minute + Math.ceil(second / 60))}:00.000Z`;
     sittings.push(sitting);
     here.forEach(takeIn);
   }
+
+  const rangeOf = ({ to }) => [5, 10, 20, 50, 100].find((top) => to <= top) ?? 100;
+  const rangeOutcome = ({ low, high, actual }) =>
+    low <= actual && actual <= high ? 'own' : 'not-yet';
 
   /** What was noted last becomes known. */
   function takeIn({ row }) {
@@ -156,15 +182,13 @@ export function generate() {
     // The two oldest write a digit now and then.
     const writes = ['Kofi', 'Sunniva'].includes(child.row.name) && random() < 0.35;
     const skill = writes ? skillOf(pick(['draw-lines', 'write-first', 'write-slant'])) : usual;
-    const prompt = promptFor(skill.id, pick(skill.items).id, child.row.answerModes);
-    const outcome = outcomeOf(storyChance(child, prompt, chance(child, prompt, progress)));
-    note(child, prompt, outcome, {
-      sittingId: null,
-      activityId: null,
-      at: `${clock(day, minute)}:00.000Z`,
-      day,
-      things: [],
-    });
+    const question = questionForItem(skill.id, pick(skill.items).id, child.row.answerModes);
+    if (!question) return;
+    const outcome = outcomeOf(storyChance(child, question, chance(child, question, progress)));
+    const { tapped } = answered(child, question, outcome);
+    const when = { at: `${clock(day, minute)}:00.000Z`, day };
+    const where = { sittingId: null, activityId: null, things: [] };
+    note(child, triedAs(question, tapped, outcome), { ...when, ...where }, true);
   }
 
   /** A first look in two parts at a child who is new. */
@@ -188,11 +212,14 @@ export function generate() {
       for (let t = 0; t < 12; t++) {
         const next = nextLook(states.get(child.row.id).look, tried);
         if (!next) break;
-        const prompt = promptFor(next.skillId, next.itemId, child.row.answerModes);
-        const outcome = random() < chance(child, prompt, 0.2) ? 'own' : 'not-yet';
+        const question = questionForItem(next.skillId, next.itemId, child.row.answerModes);
+        if (!question) break;
+        const outcome = random() < chance(child, question, 0.2) ? 'own' : 'not-yet';
+        const { tapped } = answered(child, question, outcome);
         tried.push({ skillId: next.skillId, outcome, guess: 0.05 });
         const at = `${clock(day, 9 * 60 + 2 + Math.floor(t / 2))}:${t % 2 ? '30' : '00'}.000Z`;
-        note(child, prompt, outcome, { sittingId, activityId: FIRST_LOOK, at, day, things: [] });
+        const where = { sittingId, activityId: FIRST_LOOK, at, day, things: [] };
+        note(child, triedAs(question, tapped, outcome), where, true);
         takeIn(child);
       }
       sittings.push({
@@ -290,7 +317,7 @@ export function generate() {
         .filter(({ row }) => names.includes(row.name))
         .map(({ row }) => ({
           childId: row.id,
-          top: topFor(activity, activity.capture, states.get(row.id), TODAY),
+          top: topFor(activity, states.get(row.id), TODAY),
         }));
       plan.push({
         id: uuid(),
@@ -307,7 +334,7 @@ export function generate() {
   }
   return {
     format: 'gumo-household',
-    version: 2,
+    version: 3,
     day: TODAY,
     household,
     children: children.map((child) => child.row),

@@ -1,107 +1,99 @@
-/** What a made-up child's answer looks like as a record, slips and stories included. */
-import { expectedRecord, isRight, padFor } from '@gumo/core/pads';
+/** What a made-up child's answer looks like on the pad, slips and stories included. */
+import { isRight, padFor } from '@gumo/core/pads';
+import { findItem } from '@gumo/core/skills';
 
 const TWINS = { 6: 9, 9: 6, 2: 5, 5: 2, 12: 20, 13: 30 };
+const SETTING = { languages: [{ tag: 'en', name: 'English' }] };
 
-/** @param slip a random number in [0, 1) that chooses the kind of slip */
-export function recordOf(child, prompt, right, slip) {
-  const n = prompt.expected;
-  const { name, answerModes } = child.row;
-  switch (prompt.kind) {
-    case 'count': {
-      const base = { kind: 'count', language: 'en', n, layout: prompt.layout ?? 'row' };
-      const fine = { words: n, lastWord: n, skipped: 0, doubled: 0, answer: n, recounted: false };
-      if (right) return { ...base, ...fine };
-      if (name === 'Mirela' || slip < 0.3) return { ...base, ...fine, recounted: true };
-      if (slip < 0.65) {
-        return { ...base, ...fine, words: n + 1, lastWord: n + 1, doubled: 1, answer: n + 1 };
-      }
-      return { ...base, ...fine, words: n - 1, lastWord: n - 1, skipped: 1, answer: n - 1 };
-    }
-    case 'give':
-      return { kind: 'give', asked: n, given: right ? n : n + (slip < 0.6 ? 1 : -1) };
-    case 'numeral': {
-      const answer = right ? n : (TWINS[n] ?? Math.max(0, n + (slip < 0.5 ? 1 : -1)));
-      return {
-        kind: 'numeral',
-        shown: n,
-        answer,
-        way: answerModes.includes('speaks') ? 'spoken' : 'pointed',
-      };
-    }
-    case 'reach':
-      return reachRecord(name, prompt, right, slip);
-    case 'compare': {
-      const record = expectedRecord(prompt, 'en');
-      if (right) return record;
-      if (record.asked === 'difference') {
-        return { ...record, answer: String(Math.max(record.left, record.right)) };
-      }
-      return { ...record, answer: record.answer === 'left' ? 'right' : 'left' };
-    }
-    case 'draw': {
-      const record = expectedRecord(prompt, 'en');
-      return { ...record, readable: right, reversed: !right && slip < 0.6, startRight: slip < 0.8 };
-    }
-    default: {
-      const record = right ? expectedRecord(prompt, 'en') : wrongRecord(prompt, slip);
-      return prompt.skillId === 'on-10' ? { ...record, way: 'on' } : record;
-    }
+/**
+ * What stands on the pad after the answer; null where it was not touched.
+ * @param slip a random number in [0, 1) that chooses the kind of slip
+ */
+export function answerOf(child, question, right, slip) {
+  const record = question.right;
+  if (record.kind === 'weigh') return weighed(record, right, slip);
+  if (right) {
+    const done = question.heard ? null : record;
+    return question.itemId && record.kind === 'add' && question.counts.some(on10)
+      ? { ...record, way: 'on' }
+      : done;
   }
+  return wrongAnswer(child.row.name, question, slip);
 }
 
-const SETTING = { top: 10, languages: [{ tag: 'en', name: 'English' }] };
+const on10 = ({ skillId }) => skillId === 'on-10';
+
+/** Predicted and then weighed: the scale decides who was right. */
+function weighed(record, right, slip) {
+  const found = slip < 0.5 ? 'lighter' : 'heavier';
+  return {
+    ...record,
+    found,
+    predicted: right ? found : found === 'lighter' ? 'heavier' : 'lighter',
+  };
+}
 
 /** A wrong answer as children give it: counting on, the first number is said again. */
-function wrongRecord(prompt, slip) {
-  const record = expectedRecord(prompt, 'en');
-  const n = prompt.expected;
-  if (prompt.kind === 'add') return { ...record, answer: Math.max(0, n - 1) };
-  if (prompt.kind === 'bond') {
-    return { ...record, answer: slip < 0.4 ? (prompt.parts[0] ?? n) : Math.max(0, n - 1) };
+function wrongAnswer(name, question, slip) {
+  const record = question.right;
+  const n = record.n ?? record.shown ?? record.asked ?? record.answer ?? 0;
+  switch (record.kind) {
+    case 'count': {
+      if (name === 'Mirela' || slip < 0.3) return { ...record, recounted: true };
+      const by = slip < 0.65 ? 1 : -1;
+      const said = { words: n + by, lastWord: n + by, answer: n + by };
+      return { ...record, ...said, doubled: by > 0 ? 1 : 0, skipped: by > 0 ? 0 : 1 };
+    }
+    case 'give':
+      return { ...record, given: Math.max(0, n + (slip < 0.6 ? 1 : -1)) };
+    case 'numeral':
+      return { ...record, answer: TWINS[n] ?? Math.max(0, n + (slip < 0.5 ? 1 : -1)) };
+    case 'reach':
+      return stopped(name, record, slip);
+    case 'add':
+      return { ...record, answer: Math.max(0, record.answer - 1) };
+    case 'bond': {
+      const [first = n] = record.parts;
+      const other = Math.max(0, record.answer - 1);
+      const said = slip < 0.4 && first !== record.answer ? first : other;
+      return { ...record, answer: said === record.answer ? said + 1 : said };
+    }
+    case 'draw':
+      return { ...record, readable: false, reversed: slip < 0.6, startRight: slip < 0.8 };
+    case 'range':
+    case 'guess':
+      return null;
+    default: {
+      const wrong = padFor(question, null, SETTING)
+        .flatMap((group) => group.keys)
+        .filter(({ next }) => next && !isRight(question, next));
+      return wrong[Math.floor(slip * wrong.length)]?.next ?? null;
+    }
   }
-  const wrong = padFor(prompt, null, SETTING)
-    .flatMap((group) => group.keys)
-    .filter(({ next }) => next && !isRight(prompt, next));
-  const near = wrong.filter(({ label }) => Math.abs(Number(label) - n) === 1);
-  const among = near.length > 0 ? near : wrong;
-  return among[Math.floor(slip * among.length)]?.next ?? record;
 }
 
-function reachRecord(name, prompt, right, slip) {
-  const n = prompt.expected;
-  const base = {
-    kind: 'reach',
-    language: 'en',
-    direction: prompt.direction,
-    from: prompt.from,
-    to: n,
-    ...(prompt.step > 1 ? { step: prompt.step } : {}),
-    leftOut: [],
-    repeated: [],
-    swapped: [],
-    said: null,
-    guess: null,
-  };
-  if (right) return { ...base, stop: n };
-  if (prompt.step > 1) return { ...base, stop: prompt.from };
-  if (prompt.direction === 'down') return { ...base, stop: Math.max(1, prompt.from - 2) };
-  if (prompt.from > 1) return { ...base, stop: prompt.from };
-  if (n >= 20) {
-    if (name === 'Kofi' || slip < 0.4) return { ...base, stop: Math.min(n, 20), leftOut: [15] };
-    return { ...base, stop: Math.min(n - 1, slip < 0.7 ? 29 : 16) };
+function stopped(name, record, slip) {
+  const { from, to } = record;
+  if ((record.step ?? 1) > 1 || from > 1 || record.direction === 'down') {
+    const by = record.direction === 'down' ? -1 : 1;
+    return { ...record, stop: from + by * (record.step ?? 1) };
   }
-  return { ...base, stop: Math.max(1, n - 1 - Math.floor(slip * 3)) };
+  if (to >= 20) {
+    if (name === 'Kofi' || slip < 0.4) return { ...record, stop: Math.min(to, 20), leftOut: [15] };
+    return { ...record, stop: Math.min(to - 1, slip < 0.7 ? 29 : 16) };
+  }
+  return { ...record, stop: Math.max(1, to - 1 - Math.floor(slip * 3)) };
 }
 
 /** Chance of on own, where a child's own story makes an item hard; as usual otherwise. */
-export function storyChance(child, prompt, usual) {
+export function storyChance(child, { right, counts }, usual) {
   const { name } = child.row;
-  const from = prompt.from === 1 && prompt.direction === 'up';
-  if (name === 'Mirela' && prompt.kind === 'numeral' && [6, 9].includes(prompt.expected)) {
-    return 0.25;
-  }
-  if (name === 'Kofi' && prompt.kind === 'reach' && from && prompt.expected >= 20) return 0.1;
-  if (name === 'Sunniva' && prompt.skillId === 'on-10') return 0.35;
+  if (name === 'Mirela' && right.kind === 'numeral' && [6, 9].includes(right.shown)) return 0.25;
+  const whole = right.kind === 'reach' && right.from === 1 && right.direction === 'up';
+  if (name === 'Kofi' && whole && right.to >= 20) return 0.1;
+  if (name === 'Sunniva' && counts.some(on10)) return 0.35;
   return usual;
 }
+
+/** How hard an item is, on the scale of its skill. */
+export const difficultyOf = (skillId, itemId) => findItem(skillId, itemId ?? '')?.difficulty ?? 0;

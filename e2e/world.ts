@@ -96,11 +96,51 @@ export async function seriousFaults(page: Page): Promise<string[]> {
 
 export { expect };
 
-/** At the tray: waits until the next question stands, for until then no answer is taken. */
-export async function asked(page: Page): Promise<void> {
+/**
+ * At the tray: waits until the next question stands, for until then no answer is taken, and taps
+ * what came up where chance or the child decides. Says how many taps that took.
+ */
+export async function asked(page: Page): Promise<number> {
   await expect(page.locator('.sentence')).toBeVisible();
+  const goOn = page.getByRole('button', { name: 'Go on', exact: true });
+  if (await goOn.isVisible()) await goOn.click();
   await expect(page.getByRole('region', { name: 'At the tray' })).not.toHaveAttribute(
     'aria-busy',
     'true',
   );
+  const outcomes = page.getByRole('group', { name: 'How it went' });
+  const keys = page.locator('gumo-came-up .keys button');
+  const came = page.locator('gumo-came-up .line button');
+  let taps = 0;
+  while ((await page.locator('gumo-came-up').count()) > 0 && !(await outcomes.isVisible())) {
+    const before = await came.count();
+    await keys.nth(before === 0 ? 2 : 3).click();
+    await expect(came).toHaveCount(before + 1);
+    taps++;
+  }
+  await expect(outcomes).toBeVisible();
+  return taps;
+}
+
+/** Notes the question that stands; where the child is to choose, a choice is tapped first. */
+export async function note(page: Page, outcome: string): Promise<void> {
+  await asked(page);
+  const own = page.getByRole('button', { name: 'On their own', exact: true });
+  if (outcome === 'On their own' && (await own.getAttribute('aria-disabled')) === 'true') {
+    const choices = page.locator('gumo-answer-pad [role="group"]').first().getByRole('button');
+    for (let i = 0; i < (await choices.count()); i++) {
+      await choices.nth(i).click();
+      // A right choice makes "on their own" the one to tap.
+      if (/unelevated/.test((await own.getAttribute('class')) ?? '')) break;
+    }
+  }
+  await page.getByRole('button', { name: outcome, exact: true }).click();
+}
+
+/** Finishes a session: calm all round, what changed, and back to the day. */
+export async function finish(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Finish', exact: true }).first().click();
+  await page.getByRole('button', { name: 'All calm' }).click();
+  await expect(page.getByRole('heading', { name: 'What changed' })).toBeVisible();
+  await page.getByRole('button', { name: 'Back to the day' }).click();
 }

@@ -25,7 +25,7 @@ async function sit(page) {
 /** Two sittings, a jot in words, one left open: the evening of a day. */
 async function dayEnd(page) {
   await sit(page);
-  await page.getByRole('button', { name: 'End here' }).click();
+  await page.getByRole('button', { name: 'Finish', exact: true }).first().click();
   await page.getByRole('button', { name: 'Calm' }).click();
   await page.getByRole('button', { name: 'Begin Land in a cup' }).click();
   for (const key of ['o', 'h', 'o']) await note(page, key);

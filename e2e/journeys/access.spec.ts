@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, seriousFaults, test } from '../world';
+import { asked, expect, note, seriousFaults, test } from '../world';
 
 /** Every screen, by the steps that lead there from Today. */
 const SCREENS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
@@ -127,12 +127,13 @@ const SCREENS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
   },
   'the tray': async (page) => {
     await page.getByRole('button', { name: 'Begin A lot and a few' }).click();
-    await expect(page.locator('.sentence')).toBeVisible();
-    await page.keyboard.press('o');
+    await note(page, 'On their own');
+    await asked(page);
   },
   'the last question': async (page) => {
     await page.getByRole('button', { name: 'Begin Counting together' }).click();
-    await page.getByRole('button', { name: 'End here' }).click();
+    await note(page, 'On their own');
+    await page.getByRole('button', { name: 'Finish', exact: true }).first().click();
     await expect(page.getByRole('dialog')).toBeVisible();
   },
   'the picture turned to the child': async (page) => {

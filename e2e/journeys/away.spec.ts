@@ -1,17 +1,18 @@
-import { expect, test } from '../world';
+import { expect, note, test } from '../world';
 
 test('what is noted while the server is away is kept on the device and sent once, also after a reload', async ({
   page,
   context,
 }) => {
   await page.getByRole('button', { name: 'Begin A lot and a few' }).click();
+  await page.getByRole('switch', { name: 'Turns' }).click();
   await expect(page.locator('.sentence')).toBeVisible();
-  await page.getByRole('button', { name: 'On own', exact: true }).click();
+  await note(page, 'On their own');
   const soFar = page.locator('gumo-so-far li button');
   await expect(soFar).toHaveCount(1);
   await context.route('**/api/**', (route) => route.abort());
   for (let tries = 2; tries <= 4; tries++) {
-    await page.getByRole('button', { name: 'On own', exact: true }).click();
+    await note(page, 'On their own');
     await expect(soFar).toHaveCount(tries);
   }
   await expect(page.getByText(/noted on this device, waiting for the server/)).toBeVisible();
@@ -29,13 +30,14 @@ test('a sitting goes on while the server is gone for ten minutes; nothing is los
   server,
 }) => {
   await page.getByRole('button', { name: 'Begin A lot and a few' }).click();
+  await page.getByRole('switch', { name: 'Turns' }).click();
   await expect(page.locator('.sentence')).toBeVisible();
   const soFar = page.locator('gumo-so-far li button');
-  const note = async (outcome: string, standing: number): Promise<void> => {
-    await page.getByRole('button', { name: outcome, exact: true }).click();
+  const noted = async (outcome: string, standing: number): Promise<void> => {
+    await note(page, outcome);
     await expect(soFar).toHaveCount(standing);
   };
-  await note('On own', 1);
+  await noted('On their own', 1);
   const kept = async (): Promise<number> => {
     const path = `/api/sittings/${page.url().split('/').at(-1)}`;
     const answer = await page.request.get(new URL(path, server.url).href);
@@ -44,11 +46,11 @@ test('a sitting goes on while the server is gone for ten minutes; nothing is los
   await expect.poll(kept).toBe(1);
 
   await server.stop();
-  await note('With help', 2);
+  await noted('With help', 2);
   await page.clock.fastForward('05:00');
-  await note('On own', 3);
+  await noted('On their own', 3);
   await page.clock.fastForward('05:00');
-  await note('Not now', 4);
+  await noted('Not today', 4);
   await expect(page.getByText(/noted on this device, waiting for the server/)).toBeVisible();
 
   // Back again: the page is opened anew before the waiting ones were sent, and sends them once.
@@ -56,7 +58,7 @@ test('a sitting goes on while the server is gone for ten minutes; nothing is los
   await page.reload();
   await expect(soFar).toHaveCount(4);
   await expect.poll(kept).toBe(4);
-  await note('On own', 5);
+  await noted('On their own', 5);
   await expect.poll(kept).toBe(5);
   await page.clock.fastForward('01:00');
   await page.reload();

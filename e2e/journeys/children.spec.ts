@@ -1,4 +1,4 @@
-import { expect, test } from '../world';
+import { expect, finish, note, test } from '../world';
 
 test.describe('an empty household', () => {
   test.use({ household: 'empty' });
@@ -41,9 +41,8 @@ test.describe('an empty household', () => {
     await expect(page.locator('gumo-lay-ready')).toContainText('like counters');
 
     await page.getByRole('button', { name: 'Begin A lot and a few' }).click();
-    await page.getByRole('button', { name: 'On own', exact: true }).click();
-    await page.getByRole('button', { name: 'End here' }).click();
-    await page.getByRole('button', { name: 'End without a word' }).click();
+    await note(page, 'On their own');
+    await finish(page);
     await page.locator('.ended').getByRole('link', { name: 'Wren' }).click();
     // What was asked is chosen by the seed of the sitting; whatever it was has started.
     await page.locator('[data-standing="started"]').first().click();

@@ -1,5 +1,5 @@
 import { type Locator, type Page } from '@playwright/test';
-import { type Server, asked, expect, test } from '../world';
+import { type Server, asked, finish, expect, test } from '../world';
 
 /** Tries that stand beside the tray. */
 const SHOWN = 6;
@@ -31,8 +31,7 @@ async function song(
     await page.keyboard.press(key);
     await expect(soFar).toHaveCount(Math.min(tries, SHOWN));
   }
-  await page.getByRole('button', { name: 'End here' }).click();
-  await page.getByRole('dialog').getByRole('button', { name: 'Calm' }).click();
+  await finish(page);
   await page.locator('.ended').getByRole('link', { name: 'Wren' }).click();
 }
 

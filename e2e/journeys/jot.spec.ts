@@ -1,4 +1,4 @@
-import { expect, test } from '../world';
+import { expect, note, test } from '../world';
 
 test('jotted in two taps from anywhere, seen at the day’s end and on the child’s page', async ({
   page,
@@ -27,7 +27,7 @@ test('jotted in two taps from anywhere, seen at the day’s end and on the child
   await jot
     .locator('.skills li')
     .first()
-    .getByRole('button', { name: /on own/ })
+    .getByRole('button', { name: /on their own/ })
     .click();
   await page.getByRole('button', { name: 'Take back' }).click();
 
@@ -35,7 +35,7 @@ test('jotted in two taps from anywhere, seen at the day’s end and on the child
   await page.keyboard.press('t');
   await page.getByRole('button', { name: 'Begin Land in a cup' }).click();
   await expect(page.locator('.sentence')).toBeVisible();
-  await page.getByRole('button', { name: 'On own', exact: true }).click();
+  await note(page, 'On their own');
   await expect(page.locator('gumo-so-far li button')).toHaveCount(1);
   await page.goto(new URL('/today/end', page.url()).href);
 
@@ -71,7 +71,7 @@ test('the language counted in is one tap on the pad, once the household has two'
   await page.getByRole('button', { name: /^Kofi/ }).click();
   await page.getByRole('button', { name: 'Begin', exact: true }).click();
   await page.getByRole('button', { name: 'Turkish' }).click();
-  await page.getByRole('button', { name: 'On own', exact: true }).click();
+  await note(page, 'On their own');
   const path = `/api/sittings/${page.url().split('/').at(-1)}`;
   await expect
     .poll(async () => {

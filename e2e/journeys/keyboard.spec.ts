@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { asked, expect, test } from '../world';
+import { expect, test } from '../world';
 
 /** Goes on with Tab until the element that has the focus is called this. */
 async function tabTo(page: Page, name: RegExp): Promise<void> {
@@ -19,42 +19,50 @@ test('the whole sitting by keyboard alone', async ({ page }) => {
   await tabTo(page, /^Begin Numbers about us/);
   await page.keyboard.press('Enter');
   const soFar = page.locator('gumo-so-far li');
-  const tab = (name: string) => page.getByRole('tab', { name: new RegExp(name) });
-  await expect(tab('Dilara')).toHaveAttribute('aria-selected', 'true');
-  const press = async (key: string): Promise<void> => {
-    await asked(page);
+  const child = (name: string) =>
+    page.getByRole('radiogroup', { name: 'Children in this session' }).getByRole('radio', { name });
+  await expect(child('Dilara')).toBeChecked();
+  const sentence = page.locator('.ask .sentence');
+  /** A numeral was found: its digit is typed, then how it went, then on to the next. */
+  const found = async (digit: string, key: string): Promise<void> => {
+    await expect(sentence).toBeVisible();
+    await page.keyboard.press(digit);
+    await expect(page.getByRole('group', { name: 'How it went' })).toBeVisible();
     await page.keyboard.press(key);
   };
 
-  await press('o');
-  await expect(soFar).toHaveCount(1);
-  await expect(soFar.first()).toContainText('on own');
-  await press('h');
-  await expect(soFar.first()).toContainText('with help');
-  await press('x');
-  await expect(soFar.first()).toContainText('not now');
-  await page.keyboard.press('Backspace');
+  await found('4', 'o');
+  await expect(child('Kofi')).toBeChecked();
+  await page.keyboard.press('ArrowLeft');
+  await expect(soFar.first()).toContainText('on their own');
+  await found('3', 'h');
+  await page.keyboard.press('ArrowLeft');
   await expect(soFar).toHaveCount(2);
+  await expect(soFar.first()).toContainText('with help');
+  await page.keyboard.press('Backspace');
+  await expect(soFar).toHaveCount(1);
 
   await page.keyboard.press('ArrowRight');
-  await expect(tab('Kofi')).toHaveAttribute('aria-selected', 'true');
+  await expect(child('Kofi')).toBeChecked();
   await page.keyboard.press('-');
-  await expect(tab('Kofi')).toContainText('to 10');
-  // Typing a number answers; a wrong one turns "on own" off.
-  await asked(page);
-  const expected = await page.locator('.numbers [aria-pressed="true"]').textContent();
-  await page.keyboard.press(expected?.trim() === '0' ? '1' : '0');
-  await press('o');
-  await expect(soFar.first()).toContainText('Nothing noted yet');
-  await press('n');
-  await expect(soFar.first()).toContainText('not yet');
+  await expect(child('Kofi')).toContainText('to 10');
+  // Typing a number answers; a wrong one is asked about at once.
+  await page.keyboard.press('7');
+  await expect(page.getByRole('group', { name: 'How it went' })).toBeVisible();
+  await page.keyboard.press('5');
+  await page.keyboard.press('o');
+  await expect(page.getByRole('alertdialog')).toBeVisible();
+  await tabTo(page, /^Not yet, with this answer$/);
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('ArrowLeft');
   await page.evaluate(() => (document.activeElement as HTMLElement).blur());
-  await page.keyboard.press('Space');
-  await expect(page.getByText('Picture hidden')).toBeVisible();
 
   await page.keyboard.press('e');
   await expect(page.getByRole('dialog')).toBeVisible();
-  await tabTo(page, /^Tired$/);
+  await tabTo(page, /^All calm$/);
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'What changed' })).toBeVisible();
+  await tabTo(page, /^Back to the day$/);
   await page.keyboard.press('Enter');
   await expect(page.getByText('Numbers about us is noted')).toBeVisible();
 

@@ -1,4 +1,4 @@
-import { expect, test } from '../world';
+import { expect, finish, note, test } from '../world';
 
 test('an activity of one’s own: copied, mended, found, begun, and put away', async ({ page }) => {
   await page.getByRole('link', { name: 'Activities' }).click();
@@ -18,12 +18,12 @@ test('an activity of one’s own: copied, mended, found, begun, and put away', a
   await expect(page.getByText('Lay the cards in a row.')).toBeVisible();
   await page.getByRole('button', { name: 'Kofi' }).click();
   await page.getByRole('button', { name: 'Begin' }).click();
-  await expect(page.locator('.sentence')).toBeVisible();
-  await page.keyboard.press('o');
-  await expect(page.getByRole('button', { name: /^Take back .*on own/ }).first()).toBeVisible();
+  await note(page, 'On their own');
+  await expect(
+    page.getByRole('button', { name: /^Take back .*on their own/ }).first(),
+  ).toBeVisible();
 
-  await page.getByRole('button', { name: /^End/ }).click();
-  await page.getByRole('button', { name: 'Calm' }).click();
+  await finish(page);
   await page.getByRole('link', { name: 'Activities' }).click();
   await page.getByRole('searchbox').fill('bobbins under');
   await page.getByRole('link', { name: /Bobbins under cards/ }).click();

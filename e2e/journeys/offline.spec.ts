@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { TODAY, expect, test } from '../world';
+import { expect, finish, note, test, TODAY } from '../world';
 
 test.use({ serviceWorkers: 'allow' });
 
@@ -38,16 +38,16 @@ test('once visited, it opens without the server: today, the tray, jotting and a 
   await expect(page.getByText(/1 noted on this device, waiting/)).toBeVisible();
 
   await page.getByRole('button', { name: 'Begin A lot and a few' }).click();
+  await page.getByRole('switch', { name: 'Turns' }).click();
   const soFar = page.locator('gumo-so-far li button');
   for (let tries = 1; tries <= 2; tries++) {
-    await page.getByRole('button', { name: 'On own', exact: true }).click();
+    await note(page, 'On their own');
     await expect(soFar).toHaveCount(tries);
   }
   await page.reload();
   await expect(soFar).toHaveCount(2);
   const sitting = page.url().split('/').at(-1);
-  await page.getByRole('button', { name: /^End/ }).first().click();
-  await page.getByRole('button', { name: 'Calm' }).click();
+  await finish(page);
   await expect(page.getByText(/A lot and a few/).first()).toBeVisible();
 
   const kofi = children.find((one) => one.name === 'Kofi')!;
@@ -55,7 +55,7 @@ test('once visited, it opens without the server: today, the tray, jotting and a 
   await expect(page.locator('[data-skill="bond-5"]')).toBeVisible();
   await page.keyboard.press('j');
   await page
-    .getByRole('button', { name: /, on own$/ })
+    .getByRole('button', { name: /, on their own$/ })
     .first()
     .click();
   await page.goto(`${server.url}/today`);

@@ -1,4 +1,4 @@
-import { asked, expect, test } from '../world';
+import { asked, expect, finish, note, test } from '../world';
 
 /** The side of the tray lists the last few tries. */
 const SHOWN = 6;
@@ -21,50 +21,45 @@ test('from the morning to the bead: two children, eight tries, one taken back', 
   await expect(card).not.toContainText('Kofi');
 
   await page.getByRole('button', { name: 'Begin A lot and a few' }).click();
-  const mirela = page.getByRole('tab', { name: /Mirela/ });
-  await mirela.click();
-  await expect(mirela).toHaveAttribute('aria-selected', 'true');
+  const child = (name: RegExp) =>
+    page.getByRole('radiogroup', { name: 'Children in this session' }).getByRole('radio', { name });
+  // One after the other, not by turns.
+  await page.getByRole('switch', { name: 'Turns' }).click();
+  await child(/Mirela/).click();
+  await expect(child(/Mirela/)).toBeChecked();
   const soFar = page.locator('gumo-so-far li button');
-  const note = async (name: string, standing: number): Promise<void> => {
-    await page.getByRole('button', { name, exact: true }).click();
+  const keep = async (outcome: string, standing: number): Promise<void> => {
+    await note(page, outcome);
     await expect(soFar).toHaveCount(Math.min(standing, SHOWN));
-    await asked(page);
   };
-  await expect(page.locator('.sentence')).toBeVisible();
-  await note('On own', 1);
-  await note('With help', 2);
-  // A wrong answer is one tap away, and then "on own" is no longer offered.
-  const strip = page.locator('gumo-answer-pad .numbers').first();
-  const slip = page.getByRole('button', { name: 'counted again when asked' });
-  let count = 2;
-  while (!(await slip.isVisible())) await note('On own', ++count);
-  await slip.click();
-  await expect(strip).toBeVisible();
-  await expect(page.getByRole('button', { name: 'On own', exact: true })).toHaveAttribute(
-    'aria-disabled',
-    'true',
-  );
-  await note('Not yet', ++count);
-  while (count < 4) await note('On own', ++count);
-  await note('Not now', ++count);
+  await keep('On their own', 1);
+  await keep('With help', 2);
+  // A handful of eight, whatever the range: taken, counted, counted again when asked how many.
+  await asked(page);
+  await page.getByRole('button', { name: 'counted again when asked' }).click();
+  await page.getByRole('button', { name: 'On their own', exact: true }).click();
+  await page.getByRole('button', { name: 'Not yet, with this answer' }).click();
+  await expect(soFar).toHaveCount(3);
+  let count = 3;
+  await keep('On their own', ++count);
+  await keep('Not today', ++count);
   await page.getByRole('button', { name: 'Take back the last' }).click();
   await expect(soFar).toHaveCount(Math.min(count - 1, SHOWN));
 
-  await page.getByRole('tab', { name: /Ilse/ }).click();
+  await child(/Ilse/).click();
   await expect(page.locator('gumo-so-far')).toContainText('Nothing noted yet');
-  await note('On own', 1);
+  await keep('On their own', 1);
   await page.getByRole('button', { name: 'Easier' }).click();
-  await expect(page.getByRole('tab', { name: /Ilse/ })).toContainText('to 3');
-  await note('On own', 2);
-  await note('On own', 3);
+  await expect(child(/Ilse/)).toContainText('to 3');
+  await keep('On their own', 2);
+  await keep('On their own', 3);
 
   const sitting = page.url().split('/').at(-1);
   await page.reload();
-  await page.getByRole('tab', { name: /Mirela/ }).click();
+  await child(/Mirela/).click();
   await expect(soFar).toHaveCount(Math.min(count - 1, SHOWN));
 
-  await page.getByRole('button', { name: 'End here' }).click();
-  await page.getByRole('dialog').getByRole('button', { name: 'Calm' }).click();
+  await finish(page);
   await expect(page.getByText('A lot and a few is noted')).toBeVisible();
   await expect(card).toContainText('Done');
 
@@ -105,11 +100,10 @@ test('a new bead fills from what was noted', async ({ page }) => {
   await page.getByRole('button', { name: 'Begin Tidy-up count' }).click();
   const soFar = page.locator('gumo-so-far li button');
   for (let tries = 1; tries <= 6; tries++) {
-    await page.getByRole('button', { name: 'On own', exact: true }).click();
+    await note(page, 'On their own');
     await expect(soFar).toHaveCount(tries);
   }
-  await page.getByRole('button', { name: 'End here' }).click();
-  await page.getByRole('dialog').getByRole('button', { name: 'Great' }).click();
+  await finish(page);
   await page.locator('.ended').getByRole('link', { name: 'Ilse' }).click();
   await bead.click();
   await expect(page.locator('gumo-opened-bead .reason')).toContainText('on own on');

@@ -11,7 +11,12 @@ export function paceOf(store: Store, childId: string): TablePace {
   const table = store.sittings
     .ofChild(childId, PACED)
     .filter((one) => one.endedAt !== null && activityIn(store, one.activityId)?.band === 'table')
-    .map(({ day, mood }) => ({ day, mood, finished: true }))
+    .map(({ day, mood, takers }) => ({
+      day,
+      // How this child was, where that was said for each.
+      mood: takers.find((one) => one.childId === childId)?.mood ?? mood,
+      finished: true,
+    }))
     .reverse();
   return tablePace(table, dayInWords);
 }

@@ -1,6 +1,6 @@
 import { type Activity, type Need, STEP_KINDS } from '../vocabulary/index.js';
 
-type Required = 'id' | 'title' | 'skills' | 'needs' | 'capture' | 'steps' | 'minutes';
+type Required = 'id' | 'title' | 'skills' | 'needs' | 'steps' | 'minutes';
 
 /** What woven-in activities have in common: nothing to prepare, nothing to clear. */
 const COMMON: Omit<Activity, Required | 'band' | 'fromAge'> = {

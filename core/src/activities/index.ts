@@ -1,10 +1,6 @@
-export { pileSizes } from './asking.js';
-export { chartFor } from './charts.js';
-export { captureKindOf } from './kinds.js';
 export * from './library.js';
 export * from './next-steps.js';
-export { plannedSlip } from './planned-slip.js';
-export * from './prompts.js';
 export * from './quantity.js';
+export * from './ranges.js';
 export * from './search.js';
 export * from './slip-help.js';

@@ -10,7 +10,7 @@ export const PARTS: readonly Activity[] = [
     ways: ['led'],
     skills: ['glance-3', 'glance-5', 'glance-parts'],
     needs: [need('plate', 'dot plates', 8)],
-    capture: ['glance'],
+    rounds: [{ kind: 'glance', step: 3, scene: 'dots', times: 6, thing: ['dot', 'dots'] }],
     steps: [
       { kind: 'lay', text: 'Stack eight to ten dot plates face down beside you.' },
       { kind: 'show', text: 'Turn one up yourself, say it at once, turn it down.' },
@@ -33,7 +33,7 @@ export const PARTS: readonly Activity[] = [
     ways: ['presented', 'led'],
     skills: ['frame-*'],
     needs: [need('frame', 'ten frames', 'k'), likeCounters({ times: [10, 'k'] })],
-    capture: ['frame'],
+    rounds: [{ kind: 'frame', step: 2 }],
     steps: [
       { kind: 'lay', text: 'Lay out the frame and ten counters of one color.' },
       { kind: 'show', text: 'Say a number and build it yourself, once.' },
@@ -55,7 +55,16 @@ export const PARTS: readonly Activity[] = [
     ways: ['led'],
     skills: ['more-*'],
     needs: [need('tile', 'dominoes', 28)],
-    capture: ['compare'],
+    rounds: [
+      {
+        kind: 'compare',
+        step: 3,
+        came: 'the halves',
+        scene: 'tile',
+        high: 9,
+        thing: ['dot', 'dots'],
+      },
+    ],
     steps: [
       { kind: 'lay', text: 'Lay the dominoes face down.' },
       { kind: 'show', text: 'Turn one: “Here are more.” Point to it.' },
@@ -77,7 +86,10 @@ export const PARTS: readonly Activity[] = [
     ways: ['led', 'left-out'],
     skills: ['plus1-*', 'minus1-*', 'say-next-*'],
     needs: [need('track', 'number track', 'k'), need('counter', 'frog or peg', 'k')],
-    capture: ['after'],
+    rounds: [
+      { kind: 'one-step', form: 'track', step: 3, thing: ['frog', 'frogs'] },
+      { kind: 'order', form: 'after', step: 5, times: 3 },
+    ],
     steps: [
       { kind: 'lay', text: 'Lay the number track; the frog sits beside it.' },
       { kind: 'show', text: 'The frog is on three. One more: hop, four.' },
@@ -97,9 +109,19 @@ export const PARTS: readonly Activity[] = [
     title: 'Two plates',
     minutes: [4, 8],
     ways: ['presented', 'led'],
-    skills: ['bond-*'],
+    skills: [
+      'bond-2',
+      'bond-3',
+      'bond-4',
+      'bond-5',
+      'bond-6',
+      'bond-7',
+      'bond-8',
+      'bond-9',
+      'bond-10',
+    ],
     needs: [need('plate', 'plates', 2), likeCounters('n')],
-    capture: ['bond'],
+    rounds: [{ kind: 'ways', step: 3, scene: 'plates' }],
     steps: [
       { kind: 'lay', text: 'Two plates, all counters on the first.' },
       { kind: 'show', text: 'Move one across: “Four and one make five.”' },
@@ -122,7 +144,7 @@ export const PARTS: readonly Activity[] = [
     ways: ['led'],
     skills: ['hide-*', 'sentence-gap'],
     needs: [need('cloth', 'cloth', 1), likeCounters('n')],
-    capture: ['bond', 'add'],
+    rounds: [{ kind: 'hide', step: 3, scene: 'cloth', thing: ['thing', 'things'] }],
     steps: [
       { kind: 'lay', text: 'Count the things in together; have the cloth ready.' },
       { kind: 'show', text: 'Hide two: “Three I see, so two are hiding.” Look.' },
@@ -145,7 +167,9 @@ export const PARTS: readonly Activity[] = [
     ways: ['led'],
     skills: ['minus1-*', 'away-*', 'hide-*', 'sentence-minus'],
     needs: [need('sack', 'sack', 1), likeCounters('n')],
-    capture: ['add', 'after', 'bond'],
+    rounds: [
+      { kind: 'take-some', step: 3, came: 'took', scene: 'sack', thing: ['thing', 'things'] },
+    ],
     steps: [
       { kind: 'lay', text: 'Count the things into the sack together.' },
       { kind: 'show', text: 'Take one out: “Five were in. Now four.” Look.' },
@@ -166,9 +190,22 @@ export const PARTS: readonly Activity[] = [
     title: 'Pegs on a rail',
     minutes: [4, 8],
     ways: ['presented', 'led'],
-    skills: ['on-10', 'join-*', 'sentence-plus', 'double-10'],
+    skills: [
+      'on-10',
+      'join-*',
+      'sentence-plus',
+      'double-10',
+      'double-20',
+      'bond-5',
+      'bond-10',
+      'bond-20',
+    ],
     needs: [need('rail', 'rail', 1), twoColorCounters(20), need('card', 'number cards', 10)],
-    capture: ['add'],
+    rounds: [
+      { kind: 'join', step: 3, came: 'cards', scene: 'rail', thing: ['peg', 'pegs'], times: 6 },
+      { kind: 'join', form: 'doubles', step: 3, scene: 'rail', thing: ['peg', 'pegs'], times: 2 },
+      { kind: 'ways', step: 3, scene: 'rail', thing: ['peg', 'pegs'], high: 20 },
+    ],
     steps: [
       { kind: 'lay', text: 'The rail, pegs in two colors, number cards face down.' },
       { kind: 'show', text: 'Peg on the first amount; say its number once, then go on.' },

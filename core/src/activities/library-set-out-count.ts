@@ -9,7 +9,10 @@ export const SET_OUT_COUNT: readonly Activity[] = [
     minutes: [15, 20],
     skills: ['touch-*', 'differ-10', 'chart-read', 'chart-build', 'chart-differ'],
     needs: [need('board', 'clip board', 'k'), need('pen', 'pen', 'k')],
-    capture: ['guess', 'chart', 'count', 'compare'],
+    rounds: [
+      { kind: 'predict-count', step: 3, thing: ['one', 'of them'], times: 2 },
+      { kind: 'chart', step: 5 },
+    ],
     steps: [
       'lay: A board and a pen each; each chooses one thing to watch for.',
       'ask: How many will you see? Write it down.',
@@ -37,7 +40,10 @@ export const SET_OUT_COUNT: readonly Activity[] = [
       need('floor-card', 'start and finish', 2),
       need('tape', 'tape', 1),
     ],
-    capture: ['order', 'numeral', 'after'],
+    rounds: [
+      { kind: 'walk-track', step: 3, came: 'stands on', thing: ['card', 'cards'] },
+      { kind: 'order', step: 4, thing: ['card', 'cards'] },
+    ],
     steps: [
       'lay: Tape the cards down one child’s step apart, start and finish at the ends.',
       'show: Step along and name each one.',
@@ -62,7 +68,10 @@ export const SET_OUT_COUNT: readonly Activity[] = [
     minutes: [10, 15],
     skills: ['name-10', 'add-three-10', 'add-three-20', 'place-5'],
     needs: [need('cup', 'cups with numbers', 7), need('ball', 'soft ball', 1)],
-    capture: ['add', 'numeral', 'place'],
+    rounds: [
+      { kind: 'knock-down', step: 3, came: 'fell', thing: ['cup', 'cups'] },
+      { kind: 'order', form: 'place', step: 3, times: 2 },
+    ],
     steps: [
       'lay: Stand the cups in a row, a number on each.',
       'show: Roll, and name what fell.',
@@ -88,7 +97,11 @@ export const SET_OUT_COUNT: readonly Activity[] = [
       need('paint', 'washable paint', 1, { consumable: true }),
       need('sheet', 'numbered sheets', 'k', { consumable: true }),
     ],
-    capture: ['numeral', 'count', 'reach'],
+    rounds: [
+      { kind: 'match', step: 3, times: 2, thing: ['print', 'prints'] },
+      { kind: 'count-out', step: 4, came: 'pressed', thing: ['print', 'prints'], times: 2 },
+      { kind: 'rote', form: 'steps', step: 5, times: 1 },
+    ],
     steps: [
       'lay: Paint on a sponge, a numbered sheet each.',
       'show: Press a thumb: one print for each one counted.',
@@ -120,7 +133,13 @@ export const SET_OUT_COUNT: readonly Activity[] = [
       need('cube', 'cubes', { sum: 'n' }),
       need('pen', 'wipe-off pen', 'k'),
     ],
-    capture: ['count', 'draw', 'numeral', 'give', 'frame'],
+    rounds: [
+      { kind: 'draw', form: 'dough', step: 2, times: 1 },
+      { kind: 'name', step: 3, times: 1 },
+      { kind: 'give', form: 'that', step: 3, thing: ['cube', 'cubes'] },
+      { kind: 'frame', step: 4, times: 1 },
+      { kind: 'draw', step: 4, times: 1 },
+    ],
     steps: [
       'lay: A mat each, in a sleeve; dough, counters, cubes.',
       'show: Roll a snake and lay the digit, from the top.',
@@ -145,7 +164,11 @@ export const SET_OUT_COUNT: readonly Activity[] = [
     minutes: [8, 15],
     skills: ['write-*', 'name-*', 'draw-lines'],
     needs: [need('card', 'digit road cards', 10), need('vehicle', 'small vehicle', 'k')],
-    capture: ['draw', 'numeral'],
+    rounds: [
+      { kind: 'draw', form: 'road', step: 2, times: 1 },
+      { kind: 'name', step: 3, times: 1 },
+      { kind: 'draw', step: 4, times: 1 },
+    ],
     steps: [
       'lay: Lay three road cards and a vehicle each.',
       'show: Start at the top, follow the road, say the way aloud.',
@@ -166,7 +189,10 @@ export const SET_OUT_COUNT: readonly Activity[] = [
     minutes: [8, 15],
     skills: ['name-*', 'place-5'],
     needs: [need('vehicle', 'numbered vehicles or snails', { most: [5, { least: [10, 'n'] }] })],
-    capture: ['numeral', 'place'],
+    rounds: [
+      { kind: 'name', step: 3, times: 3 },
+      { kind: 'order', form: 'place', step: 4, times: 3 },
+    ],
     steps: [
       'lay: Stick a number on each; line them up at the start.',
       'show: Push them off, name the first at the end.',
@@ -191,7 +217,7 @@ export const SET_OUT_COUNT: readonly Activity[] = [
       likeCounters({ times: [9, 'k'] }),
       need('card', 'caller cards', 'n'),
     ],
-    capture: ['numeral', 'bond', 'add'],
+    rounds: [{ kind: 'call', step: 2 }],
     steps: [
       'lay: A board and nine markers each.',
       'show: Call one, find it, cover it.',
@@ -215,7 +241,7 @@ export const SET_OUT_COUNT: readonly Activity[] = [
       need('board', 'board of nine', 1),
       need('counter', 'markers in two colors', 10, { colors: 'two' }),
     ],
-    capture: ['add', 'compare'],
+    rounds: [{ kind: 'call', form: 'line', step: 2 }],
     steps: [
       'lay: The board of nine, five markers each.',
       'show: Answer the square, then take it.',
@@ -236,7 +262,7 @@ export const SET_OUT_COUNT: readonly Activity[] = [
     minutes: [10, 15],
     skills: ['name-*', 'on-10'],
     needs: [need('hoop', 'hoops with cards', { least: [8, { most: [5, 'n'] }] })],
-    capture: ['numeral', 'add'],
+    rounds: [{ kind: 'call', form: 'hoops', step: 3, came: 'landed on' }],
     steps: [
       'lay: Hoops on the grass, a card in each.',
       'show: Jump in, say it, on to the next.',
@@ -259,7 +285,7 @@ export const SET_OUT_COUNT: readonly Activity[] = [
     minutes: [10, 15],
     skills: ['total-*', 'story-5', 'story-10'],
     needs: [need('book', 'own story or picture book', 1), need('loose', 'props', 'n')],
-    capture: ['story', 'count'],
+    rounds: [{ kind: 'story', step: 3, thing: ['prop', 'props'] }],
     steps: [
       'lay: The props in a basket, the book beside.',
       'show: Tell the first page and act it out.',
@@ -278,13 +304,13 @@ export const SET_OUT_COUNT: readonly Activity[] = [
     id: 'jar-range',
     title: 'How many in the jar?',
     minutes: [10, 15],
-    skills: ['estimate-20', 'estimate-100', 'step-2', 'step-5', 'step-10', 'holds-more'],
+    skills: ['estimate-20', 'estimate-100', 'step-2', 'step-5', 'step-10'],
     needs: [
       need('jar', 'clear jar', 1),
       need('loose', 'things to fill it', 'n'),
       need('chart', 'hundred chart', 'k'),
     ],
-    capture: ['range', 'reach', 'length'],
+    rounds: [{ kind: 'jar', step: 1, came: 'in the jar', thing: ['thing', 'things'] }],
     steps: [
       'lay: The jar filled, a chart for each guesser.',
       'ask: At least how many? Cross out what is too few.',
@@ -313,7 +339,11 @@ export const SET_OUT_COUNT: readonly Activity[] = [
       need('coin', 'play coins: tens', 5),
       need('loose', 'things with prices', 6),
     ],
-    capture: ['count', 'tens', 'reach'],
+    rounds: [
+      { kind: 'tens', form: 'coins', step: 3, scene: 'coins', times: 4 },
+      { kind: 'rote', form: 'steps', step: 4, times: 1 },
+      { kind: 'tens', step: 5, scene: 'coins', times: 3 },
+    ],
     steps: [
       'lay: Six things with prices, the coins in three bowls.',
       'show: Pay one: tens first, then fives, then ones.',

@@ -14,7 +14,10 @@ export const SET_OUT_MEASURE: readonly Activity[] = [
       need('loose', 'things to weigh', 5, { wish: 8 }),
       need('chart', 'chart with columns', 1),
     ],
-    capture: ['weigh', 'compare'],
+    rounds: [
+      { kind: 'weigh', step: 2 },
+      { kind: 'compare', form: 'numerals', step: 5, times: 2 },
+    ],
     steps: [
       'lay: The scale at zero, five to eight things, three columns.',
       'show: Heft one, predict, weigh, put it in its column.',
@@ -35,13 +38,13 @@ export const SET_OUT_MEASURE: readonly Activity[] = [
     id: 'balance',
     title: 'Which side goes down?',
     minutes: [10, 15],
-    skills: ['which-more', 'order-three', 'divide-weight'],
+    skills: ['which-more', 'order-three'],
     needs: [
       need('balance', 'hanger balance', 1),
       need('loose', 'things', 4, { wish: 6 }),
       need('unit', 'equal units', 20),
     ],
-    capture: ['weigh'],
+    rounds: [{ kind: 'balance', step: 1 }],
     steps: [
       'lay: Hang up the balance; four to six things.',
       'ask: Which side will go down?',
@@ -65,7 +68,7 @@ export const SET_OUT_MEASURE: readonly Activity[] = [
       need('unit', 'equal units', { times: [10, 'k'] }),
       need('loose', 'things to measure', 4, { wish: 6 }),
     ],
-    capture: ['length'],
+    rounds: [{ kind: 'along', step: 3, came: 'units', thing: ['cube', 'cubes'] }],
     steps: [
       'lay: Equal units and four things.',
       'show: Lay units end to end, no gaps, both ends level.',
@@ -91,7 +94,7 @@ export const SET_OUT_MEASURE: readonly Activity[] = [
       need('tray', 'tray', 1),
       need('towel', 'towel', 1),
     ],
-    capture: ['length', 'note'],
+    rounds: [{ kind: 'cups', step: 2, came: 'cups' }],
     steps: [
       'lay: Three jars and a cup on a tray; water or rice; a towel.',
       'ask: How many cups will this one hold?',
@@ -124,7 +127,7 @@ export const SET_OUT_MEASURE: readonly Activity[] = [
       ),
       need('tray', 'tray', 1),
     ],
-    capture: ['pattern'],
+    rounds: [{ kind: 'pattern', step: 2 }],
     steps: [
       'lay: A tray, and pieces in bowls by color.',
       'show: Lay red, blue, red, blue and say it aloud.',
@@ -146,7 +149,11 @@ export const SET_OUT_MEASURE: readonly Activity[] = [
     minutes: [10, 15],
     skills: ['share', 'halves'],
     needs: [need('parcel', 'parcels', 2, { wish: 4 }), need('loose', 'pieces', 18)],
-    capture: ['share', 'note'],
+    rounds: [
+      { kind: 'share', step: 3, times: 3, thing: ['piece', 'pieces'] },
+      { kind: 'share', form: 'left', step: 4, times: 2, thing: ['piece', 'pieces'] },
+      { kind: 'share', form: 'halves', step: 3, times: 1 },
+    ],
     steps: [
       'lay: Two to four parcels, a bowl of pieces.',
       'show: One here, one there, one there.',
@@ -167,9 +174,12 @@ export const SET_OUT_MEASURE: readonly Activity[] = [
     title: 'Wheels and petals',
     minutes: [8, 15],
     fromAge: 5,
-    skills: ['groups', 'step-2', 'step-5', 'step-10'],
+    skills: ['groups', 'groups-more', 'step-2', 'step-5', 'step-10'],
     needs: [need('loose', 'things in equal groups', { times: ['g', 's'] })],
-    capture: ['groups', 'reach'],
+    rounds: [
+      { kind: 'groups', step: 1 },
+      { kind: 'rote', form: 'steps', step: 2, times: 2 },
+    ],
     steps: [
       'lay: Three carts with their wheels, or flowers with their petals.',
       'ask: How many groups? How many in each?',
@@ -192,7 +202,7 @@ export const SET_OUT_MEASURE: readonly Activity[] = [
       need('block', 'long breakable things or bricks', 4, { allergens: ['wheat'] }),
       need('plate', 'plates', 4),
     ],
-    capture: ['note'],
+    rounds: [{ kind: 'share', form: 'halves', step: 2 }],
     steps: [
       'lay: A long thing and two plates.',
       'show: Break it; lay the ends side by side.',

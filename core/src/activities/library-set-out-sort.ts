@@ -7,12 +7,12 @@ export const SET_OUT_SORT: readonly Activity[] = [
     id: 'shape-string',
     title: 'Find this shape',
     minutes: [10, 15],
-    skills: ['shape-find', 'sort-one'],
+    skills: ['shape-find'],
     needs: [
       need('line', 'line with pegs', 1),
       need('card', 'shape cards or things', { times: [6, 'k'] }),
     ],
-    capture: ['sort'],
+    rounds: [{ kind: 'sort', form: 'shapes', step: 2 }],
     steps: [
       'lay: Peg one shape on the line, at a child’s height.',
       'show: Find one like it and peg it up beside.',
@@ -38,7 +38,7 @@ export const SET_OUT_SORT: readonly Activity[] = [
       need('loose', 'different things', 12, { wish: 20 }),
       need('mat', 'mats', 2, { wish: 4 }),
     ],
-    capture: ['sort'],
+    rounds: [{ kind: 'sort', step: 3 }],
     steps: [
       'lay: Tip out the basket; two mats.',
       'show: Put two that belong together on a mat; say why.',
@@ -62,7 +62,7 @@ export const SET_OUT_SORT: readonly Activity[] = [
       need('block', 'blocks, to ten a column', { times: [10, 3] }),
       need('mat', 'grid or a line', 1),
     ],
-    capture: ['chart', 'compare', 'sort'],
+    rounds: [{ kind: 'chart', step: 3, came: 'stands there', thing: ['block', 'blocks'] }],
     steps: [
       'lay: A line to begin at; the things that were sorted or tallied.',
       'show: One block for each thing, no gaps.',
@@ -85,7 +85,10 @@ export const SET_OUT_SORT: readonly Activity[] = [
     ways: ['left-out', 'presented'],
     skills: ['mirror-see', 'mirror-spot', 'mirror-make'],
     needs: [need('mirror', 'safety mirror', 1), need('loose', 'loose things', 10)],
-    capture: ['note', 'pattern'],
+    rounds: [
+      { kind: 'mirror', form: 'look', step: 3 },
+      { kind: 'mirror', form: 'make', step: 4, times: 2 },
+    ],
     steps: [
       'lay: The mirror on the table, things beside.',
       'show: Put one before it; nearer, farther.',
@@ -105,7 +108,10 @@ export const SET_OUT_SORT: readonly Activity[] = [
     minutes: [8, 12],
     skills: ['mirror-see'],
     needs: [need('mirror', 'safety mirrors, taped', 2), need('loose', 'loose things', 5)],
-    capture: ['guess', 'note'],
+    rounds: [
+      { kind: 'mirror', form: 'pictures', step: 3, came: 'pictures' },
+      { kind: 'mirror', form: 'look', step: 2, times: 2 },
+    ],
     steps: [
       'lay: Two mirrors taped like a book, a thing between.',
       'show: Open wide: count the pictures.',
@@ -123,12 +129,12 @@ export const SET_OUT_SORT: readonly Activity[] = [
     id: 'two-sided',
     title: 'Crowns and boats',
     minutes: [10, 15],
-    skills: ['mirror-make', 'mirror-fold'],
+    skills: ['mirror-make'],
     needs: [
       need('loose', 'loose things, each kind an even number', 12),
       need('line', 'line to build on', 1),
     ],
-    capture: ['pattern', 'note'],
+    rounds: [{ kind: 'mirror', form: 'make', step: 2 }],
     steps: [
       'lay: A line down the middle; things in pairs.',
       'show: Lay one side of a crown.',
@@ -154,7 +160,7 @@ export const SET_OUT_SORT: readonly Activity[] = [
       need('paper', 'paper', { times: [2, 'k'] }, { consumable: true }),
       need('scissors', 'scissors', 'k'),
     ],
-    capture: ['note'],
+    rounds: [{ kind: 'mirror', form: 'fold', step: 2 }],
     steps: [
       'lay: A folded paper and scissors each.',
       'show: Cut from the fold and back to it.',

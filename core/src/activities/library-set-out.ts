@@ -14,7 +14,11 @@ export const SET_OUT: readonly Activity[] = [
       // Three times the largest handful; a child's hand holds about twelve.
       likeCounters({ most: [30, { times: [3, { least: ['n', 12] }] }] }),
     ],
-    capture: ['count', 'compare'],
+    rounds: [
+      { kind: 'count-out', form: 'handful', step: 3, came: 'took', times: 3 },
+      { kind: 'compare', step: 6, came: 'mine and yours', times: 2 },
+      { kind: 'count-out', form: 'layout', step: 4, times: 2 },
+    ],
     steps: [
       { kind: 'lay', text: 'Put the bowl of counters between you, all of one color.' },
       { kind: 'show', text: 'Take a few with one hand; move each aside as you count.' },
@@ -35,9 +39,13 @@ export const SET_OUT: readonly Activity[] = [
     id: 'card-hunt',
     title: 'Numeral hunt',
     minutes: [10, 15],
-    skills: ['name-*', 'match-*'],
+    skills: ['name-*', 'match-*', 'give-*'],
     needs: [need('card', 'number cards', 'n'), likeCounters('n')],
-    capture: ['numeral'],
+    rounds: [
+      { kind: 'name', step: 3, came: 'found', times: 1 },
+      { kind: 'give', form: 'that', step: 4 },
+      { kind: 'match', step: 4, times: 1 },
+    ],
     steps: [
       { kind: 'lay', text: 'Hide the cards about the room, a corner showing.' },
       { kind: 'show', text: 'Find one yourself, name it, bring that many.' },
@@ -59,7 +67,7 @@ export const SET_OUT: readonly Activity[] = [
     minutes: [8, 12],
     skills: ['name-*'],
     needs: [need('card', 'number cards', { least: [10, 'n'] }), need('cover', 'lids or bags', 10)],
-    capture: ['numeral'],
+    rounds: [{ kind: 'name', step: 3, came: 'turned' }],
     steps: [
       { kind: 'lay', text: 'Lay six to ten cards down, a lid over each.' },
       { kind: 'show', text: 'Lift one, name it, keep the card.' },
@@ -84,7 +92,10 @@ export const SET_OUT: readonly Activity[] = [
       need('ball', 'soft ball', 1),
       likeCounters({ times: [2, 'n'] }),
     ],
-    capture: ['numeral', 'give'],
+    rounds: [
+      { kind: 'name', step: 3, came: 'landed in', times: 1 },
+      { kind: 'give', form: 'that', step: 3, thing: ['pompom', 'pompoms'] },
+    ],
     steps: [
       { kind: 'lay', text: 'Stand the cups in the box, a numeral in each.' },
       { kind: 'show', text: 'Toss the ball, name where it landed.' },

@@ -10,7 +10,10 @@ export const TABLE_GROUPS: readonly Activity[] = [
     fromAge: 5,
     skills: ['tens-ones', 'split-more', 'teens', 'coins'],
     needs: [need('tens', 'ten-things', 9), need('unit', 'one-things of another kind', 29)],
-    capture: ['tens', 'count'],
+    rounds: [
+      { kind: 'tens', step: 3, scene: 'tens' },
+      { kind: 'tens', form: 'coins', step: 3, times: 1 },
+    ],
     steps: [
       'lay: Tens and ones in two bowls.',
       'show: Thirty-four: three tens, four ones; count tens, then ones.',
@@ -29,9 +32,11 @@ export const TABLE_GROUPS: readonly Activity[] = [
     title: 'Rows and groups',
     minutes: [4, 8],
     fromAge: 5,
-    skills: ['groups', 'rows'],
+    skills: ['groups', 'groups-more', 'rows'],
     needs: [likeCounters({ times: ['g', 's'] }), need('tray', 'tray', 1)],
-    capture: ['groups'],
+    rounds: [
+      { kind: 'groups', form: 'rows', step: 3, scene: 'rows', thing: ['counter', 'counters'] },
+    ],
     steps: [
       'lay: A tray and counters.',
       'show: Three rows, the same in each.',
@@ -51,7 +56,11 @@ export const TABLE_GROUPS: readonly Activity[] = [
     fromAge: 4,
     skills: ['step-*', 'step-down'],
     needs: [need('sheet', 'step strips', 'k'), likeCounters({ times: [10, 'k'] })],
-    capture: ['reach'],
+    rounds: [
+      { kind: 'rote', form: 'steps', step: 2, times: 2 },
+      { kind: 'rote', form: 'hole', step: 3, times: 2 },
+      { kind: 'rote', form: 'steps-down', step: 4, times: 1 },
+    ],
     steps: [
       'lay: A strip with pictures, counters.',
       'show: Cover every landing place and say it.',
@@ -71,7 +80,11 @@ export const TABLE_GROUPS: readonly Activity[] = [
     minutes: [4, 7],
     skills: ['more-*', 'differ-10', 'greater-10', 'sign-10'],
     needs: [need('mat', 'between mat', 'k'), need('loose', 'things', { times: [2, 'n'] })],
-    capture: ['compare'],
+    rounds: [
+      { kind: 'compare', form: 'between', step: 3, thing: ['thing', 'things'], times: 4 },
+      { kind: 'compare', step: 3, thing: ['thing', 'things'], times: 3 },
+      { kind: 'compare', form: 'sign', step: 3, thing: ['thing', 'things'], times: 2 },
+    ],
     steps: [
       'lay: The mat with two amounts and an empty place between.',
       'show: More than this one, fewer than that one.',
@@ -89,13 +102,16 @@ export const TABLE_GROUPS: readonly Activity[] = [
     id: 'doubles',
     title: 'Doubles',
     minutes: [3, 6],
-    skills: ['double-10', 'step-2'],
+    skills: ['double-10', 'double-20', 'step-2'],
     needs: [
       twoColorCounters(10),
       need('mirror', 'safety mirror', 1),
       need('card', 'doubles cards', 5),
     ],
-    capture: ['add', 'reach'],
+    rounds: [
+      { kind: 'join', form: 'doubles', step: 3, scene: 'mirror', times: 5 },
+      { kind: 'rote', form: 'steps', step: 4, times: 1 },
+    ],
     steps: [
       'lay: A mirror, counters before it.',
       'show: One beside a mirror is two.',
@@ -116,7 +132,10 @@ export const TABLE_GROUPS: readonly Activity[] = [
     fromAge: 5,
     skills: ['step-2', 'step-5', 'step-10', 'groups'],
     needs: [need('sheet', 'ring sheet', 1), need('yarn', 'yarn or pencil', 1)],
-    capture: ['reach', 'groups'],
+    rounds: [
+      { kind: 'rote', form: 'steps', step: 2, times: 2 },
+      { kind: 'groups', step: 2, times: 1 },
+    ],
     steps: [
       'lay: The ring with 0 to 9 round it.',
       'show: By twos: join where the ones of 2, 4, 6 … fall.',
@@ -136,9 +155,9 @@ export const TABLE_GROUPS: readonly Activity[] = [
     title: 'The same again',
     minutes: [4, 8],
     fromAge: 5,
-    skills: ['groups', 'rows'],
+    skills: ['groups', 'groups-more', 'rows'],
     needs: [likeCounters({ times: ['g', 's'] }), need('sheet', 'strip', 1)],
-    capture: ['groups'],
+    rounds: [{ kind: 'groups', form: 'repeat', step: 3 }],
     steps: [
       'lay: A strip, and counters in twos.',
       'show: Two and two and two: three twos.',

@@ -12,7 +12,7 @@ export const TABLE_NUMBERS: readonly Activity[] = [
       need('card', 'index cards', 'n', { consumable: true }),
       need('sticker', 'dot stickers', { upTo: 'n' }, { consumable: true }),
     ],
-    capture: ['numeral', 'count'],
+    rounds: [{ kind: 'match', step: 2, times: 3, thing: ['sticker', 'stickers'] }],
     steps: [
       'lay: A card with a numeral, and a sheet of dots.',
       'show: Stick them in order along the row, one word each.',
@@ -33,7 +33,10 @@ export const TABLE_NUMBERS: readonly Activity[] = [
     ways: ['presented', 'left-out'],
     skills: ['match-*', 'gap-*'],
     needs: [need('stick', 'clip strips', 'n'), need('peg', 'pegs', 'n')],
-    capture: ['numeral', 'gap'],
+    rounds: [
+      { kind: 'match', step: 3, times: 4, thing: ['dot', 'dots'] },
+      { kind: 'order', form: 'gap', step: 4, times: 3 },
+    ],
     steps: [
       'lay: Strips in a box, numbered pegs beside.',
       'show: Clip the peg to its numeral.',
@@ -57,7 +60,10 @@ export const TABLE_NUMBERS: readonly Activity[] = [
     minutes: [4, 8],
     skills: ['match-10', 'forms-10', 'partner-10'],
     needs: [need('card', 'cards with dots in pairs', 'n'), need('card', 'numeral cards', 'n')],
-    capture: ['numeral', 'partner'],
+    rounds: [
+      { kind: 'match', form: 'both', step: 3, times: 3, thing: ['dot', 'dots'] },
+      { kind: 'partner', step: 3, times: 2, thing: ['dot', 'dots'] },
+    ],
     steps: [
       'lay: Muddle the dot cards; the numerals in a row.',
       'show: Find the numeral of one; count by twos.',
@@ -80,7 +86,14 @@ export const TABLE_NUMBERS: readonly Activity[] = [
     ways: ['presented'],
     skills: ['match-10', 'partner-10', 'order-10', 'partner-*'],
     needs: [need('card', 'numeral cards', 'n'), likeCounters({ upTo: 'n' })],
-    capture: ['order', 'numeral', 'partner'],
+    rounds: [
+      { kind: 'name', form: 'hand', step: 1, scene: 'cards', times: 2 },
+      { kind: 'order', step: 1, scene: 'cards' },
+      { kind: 'match', step: 3, times: 3 },
+      { kind: 'partner', step: 4, times: 3 },
+      { kind: 'partner', form: 'even', step: 6, times: 2 },
+      { kind: 'partner', form: 'odd', step: 6, times: 2 },
+    ],
     steps: [
       'lay: Muddle the numerals; a box with exactly enough counters.',
       'turn: Child lays the numerals in order.',
@@ -103,7 +116,7 @@ export const TABLE_NUMBERS: readonly Activity[] = [
     minutes: [3, 6],
     skills: ['name-*'],
     needs: [need('sheet', 'search sheets', 'k', { consumable: true }), need('pen', 'pencil', 'k')],
-    capture: ['numeral'],
+    rounds: [{ kind: 'name', step: 3, came: 'ringed' }],
     steps: [
       'lay: A sheet and a pencil; the target on a card.',
       'show: Ring one; cross out one that is not.',
@@ -127,7 +140,7 @@ export const TABLE_NUMBERS: readonly Activity[] = [
       need('sheet', 'wall sheet', 1),
       need('paper', 'sticky notes', { times: [2, 'n'] }, { consumable: true }),
     ],
-    capture: ['numeral'],
+    rounds: [{ kind: 'match', form: 'faces', step: 3 }],
     steps: [
       'lay: The wall sheet at a child’s height, notes with numerals.',
       'show: Stick the 4 on four dots, on four fingers, on 2 + 2.',
@@ -148,7 +161,7 @@ export const TABLE_NUMBERS: readonly Activity[] = [
     minutes: [4, 8],
     skills: ['forms-10'],
     needs: [need('letter', 'letter tiles', 20), need('card', 'number pieces', 'n')],
-    capture: ['numeral'],
+    rounds: [{ kind: 'call', form: 'letters', step: 3 }],
     steps: [
       'lay: A number piece, and the letters of its word.',
       'show: Say it slowly, lay its letters.',
@@ -169,7 +182,11 @@ export const TABLE_NUMBERS: readonly Activity[] = [
     fromAge: 5,
     skills: ['name-100', 'say-50', 'say-100', 'gap-*'],
     needs: [need('chart', 'hundred chart', 'k'), need('tile', 'numeral tiles', 20)],
-    capture: ['gap', 'numeral', 'reach'],
+    rounds: [
+      { kind: 'order', form: 'gap', step: 2, times: 4 },
+      { kind: 'name', step: 3, times: 3 },
+      { kind: 'rote', step: 4 },
+    ],
     steps: [
       'lay: A chart with gaps, the missing tiles beside.',
       'show: Read a row, and find what is missing.',
@@ -187,9 +204,12 @@ export const TABLE_NUMBERS: readonly Activity[] = [
     id: 'name-frame',
     title: 'Letters of my name',
     minutes: [3, 6],
-    skills: ['touch-10', 'total-10', 'more-10'],
+    skills: ['touch-5', 'touch-10', 'total-5', 'total-10', 'more-clear', 'more-5', 'more-10'],
     needs: [need('card', 'name card', 'k'), need('frame', 'name frame', 'k')],
-    capture: ['count', 'compare'],
+    rounds: [
+      { kind: 'count-out', form: 'letters', step: 3, thing: ['letter', 'letters'], times: 1 },
+      { kind: 'compare', step: 4, came: 'letters', thing: ['letter', 'letters'], times: 2 },
+    ],
     steps: [
       'lay: A name card and a frame each.',
       'show: One letter in each cell.',
@@ -209,7 +229,7 @@ export const TABLE_NUMBERS: readonly Activity[] = [
     minutes: [3, 6],
     skills: ['draw-lines'],
     needs: [need('board', 'board', 'k'), need('pen', 'pen', 'k')],
-    capture: ['draw'],
+    rounds: [{ kind: 'draw', step: 2 }],
     steps: [
       'lay: A board and a pen each.',
       'show: Draw a line down and say it: “Down, and stop.”',
@@ -230,7 +250,7 @@ export const TABLE_NUMBERS: readonly Activity[] = [
     ways: ['presented'],
     skills: ['write-*'],
     needs: [need('sheet', 'tracing sheet or board', 'k'), need('pen', 'pen', 'k')],
-    capture: ['draw'],
+    rounds: [{ kind: 'draw', step: 3 }],
     steps: [
       'lay: A sheet with one digit and its start dot.',
       'show: Write it and say the way.',
@@ -253,7 +273,11 @@ export const TABLE_NUMBERS: readonly Activity[] = [
     minutes: [4, 8],
     skills: ['differ-10', 'touch-10', 'estimate-20', 'same-*'],
     needs: [need('track', 'number line to twenty', 1), likeCounters('n')],
-    capture: ['guess', 'count', 'compare'],
+    rounds: [
+      { kind: 'predict-count', step: 1, thing: ['thing', 'things'], times: 4 },
+      { kind: 'jar', step: 5, came: 'a range', thing: ['thing', 'things'], times: 1 },
+      { kind: 'count-out', form: 'same', step: 4, times: 1 },
+    ],
     steps: [
       'lay: A heap of things and the number line.',
       'ask: How many do you think? A wild guess is welcome.',
@@ -276,7 +300,7 @@ export const TABLE_NUMBERS: readonly Activity[] = [
     fromAge: 2.5,
     skills: ['alike', 'pattern-match'],
     needs: [need('card', 'look-alike cards', 8, { wish: 12 })],
-    capture: ['pattern'],
+    rounds: [{ kind: 'pattern', form: 'match', step: 2 }],
     steps: [
       'lay: Four cards open, the others in a heap.',
       'show: Find the twin of one.',
@@ -296,7 +320,10 @@ export const TABLE_NUMBERS: readonly Activity[] = [
     minutes: [4, 8],
     skills: ['pattern-copy', 'pattern-next', 'pattern-fix', 'pattern-unit'],
     needs: [need('sheet', 'pattern strips', 'k'), need('block', 'blocks', { times: [12, 'k'] })],
-    capture: ['pattern'],
+    rounds: [
+      { kind: 'pattern', form: 'copy', step: 2, times: 2 },
+      { kind: 'pattern', form: 'next', step: 3, times: 4 },
+    ],
     steps: [
       'lay: A strip and blocks in its colors.',
       'show: Say it aloud, pointing.',

@@ -9,7 +9,10 @@ export const TABLE_SUMS: readonly Activity[] = [
     minutes: [3, 6],
     skills: ['glance-frame', 'frame-*'],
     needs: [need('frame', 'ten frames', 'k'), need('cover', 'cover', 1)],
-    capture: ['glance', 'frame'],
+    rounds: [
+      { kind: 'glance', step: 2, scene: 'frame', times: 4 },
+      { kind: 'frame', step: 5, times: 2 },
+    ],
     steps: [
       'lay: A filled frame under its cover.',
       'show: Cover off, three seconds, cover on.',
@@ -30,7 +33,10 @@ export const TABLE_SUMS: readonly Activity[] = [
     minutes: [4, 8],
     skills: ['bond-*', 'three-parts-*', 'more-*'],
     needs: [need('tray', 'lidded tray with a ridge', 1), likeCounters('n')],
-    capture: ['bond', 'compare'],
+    rounds: [
+      { kind: 'by-chance', step: 3, came: 'first room', scene: 'tray' },
+      { kind: 'by-chance', step: 5, came: 'rooms', scene: 'tray', many: 3, times: 4 },
+    ],
     steps: [
       'lay: All counters in the tray, lid on.',
       'show: Shake, open, say it: “Two here, three there: five.”',
@@ -52,7 +58,7 @@ export const TABLE_SUMS: readonly Activity[] = [
     minutes: [3, 6],
     skills: ['bond-*'],
     needs: [need('string', 'bead string', 1), need('loose', 'beads', 'n')],
-    capture: ['bond'],
+    rounds: [{ kind: 'ways', step: 3, scene: 'beads', thing: ['bead', 'beads'], high: 20 }],
     steps: [
       'lay: The string with as many beads as the whole.',
       'show: Slide two across: “Two and three make five.”',
@@ -77,7 +83,7 @@ export const TABLE_SUMS: readonly Activity[] = [
       need('paper', 'paper hands', { times: [2, 'k'] }, { consumable: true }),
       need('scissors', 'scissors', 'k'),
     ],
-    capture: ['bond'],
+    rounds: [{ kind: 'ways', step: 3, scene: 'hands', thing: ['finger', 'fingers'] }],
     steps: [
       'lay: Draw round a hand and cut it out.',
       'show: Fold two fingers down: “Three up, two down.”',
@@ -97,7 +103,10 @@ export const TABLE_SUMS: readonly Activity[] = [
     minutes: [3, 6],
     skills: ['bond-*', 'join-*', 'glance-parts'],
     needs: [need('card', 'two-color dot cards', 'n')],
-    capture: ['bond', 'add', 'glance'],
+    rounds: [
+      { kind: 'glance', step: 3, scene: 'dots', times: 1, thing: ['dot', 'dots'] },
+      { kind: 'join', step: 3, came: 'solid and rings', scene: 'dots', thing: ['dot', 'dots'] },
+    ],
     steps: [
       'lay: A stack of cards face down.',
       'show: “Four solid and two rings make six.”',
@@ -123,7 +132,18 @@ export const TABLE_SUMS: readonly Activity[] = [
       need('frame', 'ten frames', { times: [2, 'k'] }),
       twoColorCounters({ times: [10, 'k'] }),
     ],
-    capture: ['add', 'frame'],
+    rounds: [
+      {
+        kind: 'join',
+        step: 3,
+        came: 'the halves',
+        scene: 'tile',
+        high: 9,
+        thing: ['dot', 'dots'],
+        times: 3,
+      },
+      { kind: 'frame', step: 4, times: 2 },
+    ],
     steps: [
       'lay: Dominoes face down, two frames, counters in two colors.',
       'show: Each half on its frame, in its color.',
@@ -144,7 +164,12 @@ export const TABLE_SUMS: readonly Activity[] = [
     minutes: [5, 8],
     skills: ['bond-*', 'write-*', 'three-parts-*'],
     needs: [need('paper', 'slips', 6, { consumable: true }), need('die', 'die', 1)],
-    capture: ['bond', 'draw'],
+    rounds: [
+      { kind: 'by-chance', step: 3, came: 'rolled', scene: 'dice', thing: ['dot', 'dots'] },
+      { kind: 'ways', step: 3, scene: 'tile', thing: ['dot', 'dots'], times: 3 },
+      { kind: 'by-chance', form: 'make', step: 4, many: 3, times: 1 },
+      { kind: 'draw', step: 2, times: 1 },
+    ],
     steps: [
       'lay: Slips with a line across, a die, a pencil.',
       'show: Roll twice, draw each on its half.',
@@ -164,7 +189,10 @@ export const TABLE_SUMS: readonly Activity[] = [
     minutes: [4, 7],
     skills: ['sign-10', 'more-10', 'greater-10'],
     needs: [need('stick', 'sticks', 2), twoColorCounters({ times: [2, 'n'] })],
-    capture: ['compare'],
+    rounds: [
+      { kind: 'compare', form: 'sign', step: 3, scene: 'things' },
+      { kind: 'compare', step: 3, times: 2 },
+    ],
     steps: [
       'lay: The same amount on both sides; sticks level: the same.',
       'show: Move some: the sticks open to the larger side.',
@@ -188,7 +216,11 @@ export const TABLE_SUMS: readonly Activity[] = [
       twoColorCounters('n'),
       need('die', 'dice or cards', 2),
     ],
-    capture: ['add', 'story'],
+    rounds: [
+      { kind: 'join', step: 2, came: 'rolled', scene: 'tubes', times: 4 },
+      { kind: 'by-chance', step: 2, came: 'three rolled', scene: 'dice', many: 3, times: 1 },
+      { kind: 'story', step: 2, times: 1 },
+    ],
     steps: [
       'lay: The box shut, two colors, two dice.',
       'show: Three down the first tube, two down the second.',
@@ -209,7 +241,10 @@ export const TABLE_SUMS: readonly Activity[] = [
     minutes: [4, 8],
     skills: ['join-*', 'on-10', 'sentence-plus', 'units-along'],
     needs: [need('cube', 'cubes in two colors', { times: [2, 'n', 'k'] }, { colors: 'two' })],
-    capture: ['add', 'length'],
+    rounds: [
+      { kind: 'join', step: 3, scene: 'towers', thing: ['cube', 'cubes'], times: 6 },
+      { kind: 'along', step: 3, came: 'cubes', thing: ['cube', 'cubes'], times: 1 },
+    ],
     steps: [
       'lay: Cubes in two colors.',
       'show: A tower of four, three more on top.',
@@ -229,7 +264,10 @@ export const TABLE_SUMS: readonly Activity[] = [
     minutes: [3, 6],
     skills: ['bond-10', 'hide-10', 'frame-10', 'glance-frame', 'sentence-gap'],
     needs: [need('frame', 'ten frames', 'k'), likeCounters({ times: [10, 'k'] })],
-    capture: ['bond', 'frame', 'glance', 'add'],
+    rounds: [
+      { kind: 'to-ten', step: 1, scene: 'frame', times: 6 },
+      { kind: 'glance', step: 1, scene: 'frame', times: 1 },
+    ],
     steps: [
       'lay: A frame with some on it.',
       'ask: How many more to ten?',
@@ -253,7 +291,10 @@ export const TABLE_SUMS: readonly Activity[] = [
       twoColorCounters({ times: [20, 'k'] }),
       need('die', 'dice with chosen faces', 2),
     ],
-    capture: ['add', 'tens'],
+    rounds: [
+      { kind: 'frame', form: 'two', step: 3, came: 'rolled', scene: 'frames', times: 4 },
+      { kind: 'frame', form: 'teens', step: 3, scene: 'frame', times: 2 },
+    ],
     steps: [
       'lay: Two frames, counters in two colors, dice.',
       'show: One amount on each frame.',
@@ -277,7 +318,7 @@ export const TABLE_SUMS: readonly Activity[] = [
       need('loose', 'different things', 'n'),
       need('track', 'number track', 'k'),
     ],
-    capture: ['after', 'add'],
+    rounds: [{ kind: 'one-step', step: 3, thing: ['thing', 'things'] }],
     steps: [
       'lay: Count the things into the bag; a peg on that number.',
       'show: Take one out; one step back on the track.',

@@ -10,7 +10,7 @@ export const TABLE: readonly Activity[] = [
     ways: ['presented', 'led'],
     skills: ['touch-*', 'total-*'],
     needs: [need('card', 'dot cards', 5), likeCounters({ sum: 'n' })],
-    capture: ['count'],
+    rounds: [{ kind: 'count-out', step: 3, low: 1 }],
     steps: [
       { kind: 'lay', text: 'Lay one dot card and a small bowl of counters.' },
       { kind: 'show', text: 'Put one on each dot, one word for each.' },
@@ -32,7 +32,10 @@ export const TABLE: readonly Activity[] = [
     ways: ['presented'],
     skills: ['name-*', 'order-5', 'order-10', 'order-20'],
     needs: [need('card', 'number cards', { least: [5, 'n'] })],
-    capture: ['numeral', 'order'],
+    rounds: [
+      { kind: 'name', form: 'sequence', step: 2, scene: 'cards', times: 6 },
+      { kind: 'order', step: 4, scene: 'cards' },
+    ],
     steps: [
       { kind: 'lay', text: 'Lay the five cards of the half-range, in order.' },
       { kind: 'show', text: 'Name each one several times, tracing it with a finger.' },
@@ -51,7 +54,11 @@ export const TABLE: readonly Activity[] = [
     minutes: [3, 7],
     skills: ['touch-5', 'give-*'],
     needs: [need('die', 'dice', 1), likeCounters({ sum: 'n' })],
-    capture: ['count', 'give'],
+    rounds: [
+      { kind: 'by-chance', step: 2, came: 'rolled', scene: 'dice', many: 1, high: 9, times: 1 },
+      { kind: 'count-out', step: 2, came: 'touched', thing: ['dot', 'dots'], times: 1 },
+      { kind: 'give', form: 'that', step: 3 },
+    ],
     steps: [
       { kind: 'lay', text: 'Put the die and the counters on a cloth, so that it rolls quietly.' },
       { kind: 'show', text: 'Roll, touch each dot, take that many.' },
@@ -71,7 +78,11 @@ export const TABLE: readonly Activity[] = [
     minutes: [4, 8],
     skills: ['layout-*', 'total-*', 'same-*'],
     needs: [likeCounters('n'), need('cloth', 'cloth to lay on', 1)],
-    capture: ['count'],
+    rounds: [
+      { kind: 'count-out', form: 'layout', step: 3, times: 2 },
+      { kind: 'count-out', form: 'same', step: 3, times: 3 },
+      { kind: 'count-out', step: 5, came: 'laid', times: 1 },
+    ],
     steps: [
       { kind: 'lay', text: 'Lay the things in a line on the cloth.' },
       { kind: 'turn', text: 'Child counts them.' },

@@ -9,7 +9,11 @@ export const WOVEN_MORE: readonly Activity[] = [
     minutes: [2, 4],
     skills: ['say-*', 'estimate-*', 'say-on-*'],
     needs: [],
-    capture: ['reach', 'guess'],
+    rounds: [
+      { kind: 'predict-count', form: 'far', step: 0 },
+      { kind: 'rote', form: 'on', step: 2, times: 2 },
+      { kind: 'jar', step: 0, came: 'jumps', thing: ['jump', 'jumps'], times: 1 },
+    ],
     steps: [
       'ask: How far shall we get until the kettle sings?',
       'show: Count the first words together, not too fast.',
@@ -27,7 +31,10 @@ export const WOVEN_MORE: readonly Activity[] = [
     minutes: [2, 4],
     skills: ['glance-3', 'glance-5', 'bond-2', 'bond-3', 'bond-4', 'bond-5', 'bond-10'],
     needs: [],
-    capture: ['bond', 'glance'],
+    rounds: [
+      { kind: 'glance', step: 2, scene: 'fingers', thing: ['finger', 'fingers'], times: 2 },
+      { kind: 'ways', step: 3, scene: 'fingers', thing: ['finger', 'fingers'] },
+    ],
     steps: [
       'show: Hold up three fingers at once, not one by one.',
       'ask: Show me four. Now another way.',
@@ -48,7 +55,10 @@ export const WOVEN_MORE: readonly Activity[] = [
     minutes: [2, 5],
     skills: ['step-2', 'step-5', 'partner-*'],
     needs: [need('pair', 'pairs at hand', 1)],
-    capture: ['reach', 'partner'],
+    rounds: [
+      { kind: 'partner', step: 3, came: 'found', thing: ['mitten', 'mittens'] },
+      { kind: 'rote', form: 'steps', step: 2, times: 2 },
+    ],
     steps: [
       'lay: Tip out the mittens, or line up the boots.',
       'turn: Child finds partners.',
@@ -70,7 +80,7 @@ export const WOVEN_MORE: readonly Activity[] = [
       need('snack', 'snack pieces', { times: ['k', 3] }, { consumable: true }),
       need('plate', 'plates', 'k'),
     ],
-    capture: ['share', 'compare', 'count'],
+    rounds: [{ kind: 'share', step: 3, scene: 'plates', thing: ['piece', 'pieces'] }],
     steps: [
       'lay: A plate for each, the pieces in one bowl.',
       'show: One for you, one for you, one for me.',
@@ -92,7 +102,7 @@ export const WOVEN_MORE: readonly Activity[] = [
     minutes: [2, 4],
     skills: ['say-next-*', 'plus1-*', 'minus1-*'],
     needs: [need('puppet', 'puppet', 1)],
-    capture: ['after'],
+    rounds: [{ kind: 'order', form: 'after', step: 1 }],
     steps: [
       'show: The puppet says a number and forgets the next.',
       'ask: Help it: what comes just after four?',
@@ -112,7 +122,7 @@ export const WOVEN_MORE: readonly Activity[] = [
     minutes: [2, 5],
     skills: ['say-*', 'touch-*', 'total-*', 'name-*'],
     needs: [need('puppet', 'puppet', 1)],
-    capture: ['catch', 'reach', 'count', 'numeral'],
+    rounds: [{ kind: 'catch', step: 2 }],
     steps: [
       'show: The puppet counts something the child knows well.',
       'show: It slips once: leaves one out, or counts one twice.',
@@ -132,7 +142,7 @@ export const WOVEN_MORE: readonly Activity[] = [
     minutes: [2, 4],
     skills: ['mirror-spot'],
     needs: [],
-    capture: ['note'],
+    rounds: [{ kind: 'mirror', form: 'spot', step: 1 }],
     steps: [
       'show: Hold up a leaf and find its middle with a finger.',
       'ask: Is it the same on both sides?',

@@ -9,7 +9,11 @@ export const WOVEN: readonly Activity[] = [
     minutes: [3, 5],
     skills: ['say-*', 'say-back-*', 'minus1-*'],
     needs: [],
-    capture: ['reach', 'after'],
+    rounds: [
+      { kind: 'rote', step: 2, scene: 'fingers' },
+      { kind: 'one-step', form: 'song', step: 3, scene: 'fingers', thing: ['finger', 'fingers'] },
+      { kind: 'rote', form: 'back', step: 4, times: 2 },
+    ],
     steps: [
       { kind: 'show', text: 'Let the children choose the song from the drawn list.' },
       { kind: 'show', text: 'Sing it once yourself, fingers up with every number.' },
@@ -29,7 +33,11 @@ export const WOVEN: readonly Activity[] = [
     minutes: [2, 4],
     skills: ['say-*', 'say-on-*', 'say-back-*'],
     needs: [],
-    capture: ['reach'],
+    rounds: [
+      { kind: 'rote', step: 1 },
+      { kind: 'rote', form: 'on', step: 2, times: 3 },
+      { kind: 'rote', form: 'back', step: 3, times: 3 },
+    ],
     steps: [
       { kind: 'show', text: 'Start together: one, two … and let your voice fade.' },
       { kind: 'turn', text: 'The child goes on alone as far as it likes to go.' },
@@ -48,7 +56,12 @@ export const WOVEN: readonly Activity[] = [
     minutes: [2, 4],
     skills: ['say-*', 'step-2', 'step-down', 'say-on-*'],
     needs: [],
-    capture: ['reach'],
+    rounds: [
+      { kind: 'rote', step: 1, came: 'steps taken' },
+      { kind: 'rote', form: 'on', step: 1, times: 1 },
+      { kind: 'rote', form: 'steps', step: 3, times: 2 },
+      { kind: 'rote', form: 'steps-down', step: 3, times: 1 },
+    ],
     steps: [
       { kind: 'show', text: 'Go up the first steps together, one word a step.' },
       { kind: 'turn', text: 'The child goes on: a step, a word.' },
@@ -68,7 +81,7 @@ export const WOVEN: readonly Activity[] = [
     minutes: [3, 5],
     skills: ['touch-*', 'total-*'],
     needs: [need('box', 'box to tidy into', 1)],
-    capture: ['count'],
+    rounds: [{ kind: 'count-out', step: 3, came: 'in the box', thing: ['thing', 'things'] }],
     steps: [
       { kind: 'lay', text: 'Put the box down where the things lie.' },
       { kind: 'show', text: 'Drop in the first three, one word for each.' },
@@ -88,7 +101,7 @@ export const WOVEN: readonly Activity[] = [
     minutes: [2, 4],
     skills: ['name-*'],
     needs: [],
-    capture: ['numeral'],
+    rounds: [{ kind: 'name', step: 1, came: 'found' }],
     steps: [
       { kind: 'show', text: 'Stop at a number: a door, a jersey, the oven, the scales.' },
       { kind: 'ask', text: 'Ask for its name, or point and name it yourself.' },

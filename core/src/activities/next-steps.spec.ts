@@ -10,12 +10,12 @@ import {
 } from '../evidence/index.js';
 import { SKILLS, matchSkills, skillOf } from '../skills/index.js';
 import { addDays } from '../vocabulary/index.js';
-import { recordable } from './kinds.js';
 import { findActivity } from './library.js';
 import { activitiesFor, dueSoon, nextSteps } from './next-steps.js';
-import { promptFor, topsOf } from './prompts.js';
+import { topsOf } from './ranges.js';
 import { helpFor } from './slip-help.js';
 import { padFor } from '../pads/index.js';
+import { creditsOf, questionForItem } from '../rounds/index.js';
 
 const DAY = '2026-03-02';
 let made = 0;
@@ -82,8 +82,8 @@ describe('next steps', () => {
         const activity = findActivity(step.activityId ?? '')!;
         expect(activity).withContext(step.skillId).toBeDefined();
         expect(matchSkills(activity.skills)).toContain(step.skillId);
-        expect(recordable(step.skillId, activity.capture)).toBeTrue();
-        expect(topsOf(activity, activity.capture)).toContain(step.top!);
+        expect(creditsOf(activity).has(step.skillId)).toBeTrue();
+        expect(topsOf(activity)).toContain(step.top!);
         expect(step.activityTitle).toBe(activity.title);
       }
     }
@@ -111,9 +111,9 @@ describe('help against slips', () => {
   const codes = new Set<string>();
   for (const skill of SKILLS) {
     for (const item of skill.items) {
-      const prompt = promptFor(skill.id, item.id, ['speaks'])!;
-      const setting = { top: 20, languages: [{ tag: 'en', name: 'English' }] };
-      for (const { next } of padFor(prompt, null, setting).flatMap((group) => group.keys)) {
+      const question = questionForItem(skill.id, item.id, ['speaks'])!;
+      const setting = { languages: [{ tag: 'en', name: 'English' }] };
+      for (const { next } of padFor(question, null, setting).flatMap((group) => group.keys)) {
         if (next) for (const slip of slipsOf(next)) codes.add(slip.code);
       }
     }

@@ -8,11 +8,11 @@ import {
   slipWords,
 } from '../evidence/index.js';
 import { joinWords, numberWord } from '../numbers/index.js';
-import { matchSkills, openedBy, skillOf } from '../skills/index.js';
+import { openedBy, skillOf } from '../skills/index.js';
 import { type Activity, type Day, dayInWords } from '../vocabulary/index.js';
-import { recordable } from './kinds.js';
+import { creditsOf } from '../rounds/index.js';
 import { LIBRARY } from './library.js';
-import { topForSkill } from './prompts.js';
+import { topForSkill } from './ranges.js';
 
 /** One thing to do next with a child, and why now. */
 export interface NextStep {
@@ -32,14 +32,11 @@ const MOST_NAMED = 3;
 
 const activitiesOf = new Map<string, readonly Activity[]>();
 
-/** Activities of the library that serve a skill and can record it, in the library's order. */
+/** Activities of the library whose rounds can be evidence for a skill, in the library's order. */
 export function activitiesFor(skillId: string): readonly Activity[] {
   const known = activitiesOf.get(skillId);
   if (known) return known;
-  const found = LIBRARY.filter(
-    (activity) =>
-      recordable(skillId, activity.capture) && matchSkills(activity.skills).includes(skillId),
-  );
+  const found = LIBRARY.filter((activity) => creditsOf(activity).has(skillId));
   activitiesOf.set(skillId, found);
   return found;
 }
@@ -90,7 +87,7 @@ function stepFor(wanted: Wanted, state: ChildState, today: Day): NextStep {
     value: wanted.value,
     activityId: activity?.id ?? null,
     activityTitle: activity?.title ?? null,
-    top: activity ? topForSkill(activity, activity.capture, skill, state) : null,
+    top: activity ? topForSkill(activity, skill, state) : null,
   };
 }
 

@@ -3,4 +3,5 @@ export * from './measuring.js';
 export * from './numerals.js';
 export * from './saying.js';
 export type { Seen } from './tallies.js';
+export { askedWords } from './asked-words.js';
 export { recordWords } from './record-words.js';

@@ -1,5 +1,5 @@
-import { promptFor } from '../activities/index.js';
-import { expectedRecord, padFor } from '../pads/index.js';
+import { padFor } from '../pads/index.js';
+import { questionForItem } from '../rounds/index.js';
 import { SKILLS } from '../skills/index.js';
 import { recordWords } from './record-words.js';
 
@@ -38,14 +38,14 @@ describe('a record in words', () => {
   });
 
   it('can be read for every answer that a pad can take', () => {
-    const setting = { top: 20, languages: [{ tag: 'en', name: 'English' }] };
+    const setting = { languages: [{ tag: 'en', name: 'English' }] };
     for (const skill of SKILLS) {
       for (const item of skill.items) {
-        const prompt = promptFor(skill.id, item.id, ['speaks'])!;
-        const records = padFor(prompt, null, setting)
+        const question = questionForItem(skill.id, item.id, ['speaks'])!;
+        const records = padFor(question, null, setting)
           .flatMap((group) => group.keys)
           .flatMap((key) => key.next ?? []);
-        for (const record of [expectedRecord(prompt, 'en'), ...records]) {
+        for (const record of [question.right!, ...records]) {
           const words = recordWords(record);
           expect(/undefined|null|NaN|\[object/.test(words))
             .withContext(`${skill.id} ${item.id}: ${words}`)

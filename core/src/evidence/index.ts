@@ -15,6 +15,7 @@ export {
   itemsOnOwn,
   replaySkill,
 } from './ledger.js';
+export { stretchesTo } from './old-counts.js';
 export { chanceAt, outlook, places } from './place-model.js';
 export * from './prompt.js';
 export { type ThingName, notAsked } from './reasons.js';

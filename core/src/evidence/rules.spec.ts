@@ -14,6 +14,7 @@ import { afterDay, afterGap, counts } from './update.js';
  */
 const skillWith = (difficulties: number[], answers: Skill['answers']): Skill => ({
   id: 'check',
+  family: 'touch',
   strand: 'count',
   title: '',
   short: '',

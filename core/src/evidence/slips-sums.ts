@@ -88,10 +88,12 @@ function addSlips(record: RecordOf<'add'>): Slip[] {
 
 /** The hidden part of a whole, or one of several. */
 function bondSlips(record: RecordOf<'bond'>): Slip[] {
-  const { whole, inView, answer } = record;
+  const { whole, inView, parts, answer } = record;
   const seen = inView.reduce((sum, one) => sum + one, 0);
-  const hidden = whole - seen;
+  // With no part told by the adult the last one is what was asked, or the whole.
+  const hidden = inView.length > 0 ? whole - seen : (parts.at(-1) ?? whole);
   if (answer === null || answer === hidden) return [];
+  if (inView.length === 0 && answer === whole) return [];
   if (answer === whole) return [slip('said-whole', `said ${answer}, the whole`)];
   if (answer === seen && Math.abs(hidden - seen) !== 1) {
     return [slip('said-seen', `said ${answer}, the part in view`)];

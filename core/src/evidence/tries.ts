@@ -1,13 +1,7 @@
 import { reachOf } from '../numbers/index.js';
-import {
-  GUESS_CHANCE,
-  type Item,
-  SKILLS,
-  type Skill,
-  findItem,
-  findSkill,
-} from '../skills/index.js';
-import type { Day, Observation, Outcome, RecordOf } from '../vocabulary/index.js';
+import { GUESS_CHANCE, type Skill, currentItem, findItem, findSkill } from '../skills/index.js';
+import type { CaptureRecord, Day, Observation, Outcome, RecordOf } from '../vocabulary/index.js';
+import { type Evidenced, isWhole, oldCounts } from './old-counts.js';
 import { countedRight, readCount, slipsOf } from './slips.js';
 import type { Evidence } from './update.js';
 
@@ -39,91 +33,77 @@ function judge(outcome: Outcome, right: boolean): Outcome {
   return right ? 'own' : 'not-yet';
 }
 
-const family = (skillId: string): string => skillId.replace(/-\w+$/, '');
+/** The last word of an item's stretch. */
+const lastWord = ({ skillId, itemId }: Evidenced): number =>
+  findItem(skillId, itemId ?? '')?.number ?? 0;
 
-/** The skill of a family whose plain items hold a number, such as touch-10 for `touch/7`. */
-const skillByNumber = new Map<string, { skill: Skill; item: Item }>();
-for (const skill of SKILLS) {
-  for (const item of skill.items) {
-    const key = `${family(skill.id)}/${item.number}`;
-    if (item.form === null && !skillByNumber.has(key)) skillByNumber.set(key, { skill, item });
-  }
-}
-/** The stretches of the number row from one to a hundred. */
-const STRETCHES = SKILLS.filter((skill) => /^say-\d+$/.test(skill.id))
-  .sort((a, b) => a.to - b.to)
-  .flatMap((skill) => skill.items.map((item) => ({ skillId: skill.id, item })));
-const TOUCH_OR_TOTAL = /^(touch|total)-/;
-
-function countTries(observation: Observation, record: RecordOf<'count'>): Judged[] {
-  if (!TOUCH_OR_TOTAL.test(observation.skillId)) return [];
-  const right = countedRight(record);
-  const { cardinality } = readCount(record);
-  const judged: Judged[] = [];
-  const add = (name: string, ok: boolean | null): void => {
-    const found = ok === null ? undefined : skillByNumber.get(`${name}/${record.n}`);
-    if (!found || ok === null) return;
-    judged.push({
-      skillId: found.skill.id,
-      itemId: found.item.id,
-      outcome: judge(observation.outcome, ok),
-    });
-  };
-  add('touch', right);
-  add('total', cardinality);
-  return judged;
-}
-
-const tryOn = (skillId: string, itemId: string, outcome: Outcome): Judged => ({
-  skillId,
-  itemId,
-  outcome,
-});
-
-/** A count is on own up to where it failed or help came, which counts as noted; beyond lies nothing. */
-function reachTries(observation: Observation, record: RecordOf<'reach'>): Judged[] {
+/**
+ * Words in order count stretch by stretch, up to and with the one that was not completed or in
+ * which help came; what lies beyond is not touched. Other counts (down, on from, by steps) are one
+ * try: gone to the end or not.
+ */
+function judgeWords(
+  counts: readonly Evidenced[],
+  outcome: Outcome,
+  record: RecordOf<'reach'>,
+): Judged[] {
   if (record.stop === null && record.said === null) return [];
   const { reach, slips } = reachOf(record);
-  if (record.direction === 'down' || record.from > 1 || (record.step ?? 1) > 1) {
+  if (!isWhole(record)) {
     const sign = record.direction === 'up' ? 1 : -1;
     const done = reach !== null && sign * (reach - record.to) >= 0;
-    const { skillId, itemId } = observation;
-    return [{ skillId, itemId, outcome: judge(observation.outcome, done) }];
+    return counts.map((one) => ({ ...one, outcome: judge(outcome, done) }));
   }
-  const asked = STRETCHES.filter(({ item }) => item.number <= record.to);
-  const done = asked.filter(({ item }) => reach !== null && reach >= item.number);
-  const next = asked[done.length];
+  const alone = Math.min(reach ?? 0, (record.helpedAt ?? Infinity) - 1);
+  const done = counts.filter((one) => lastWord(one) <= alone);
+  const next = counts[done.length];
+  const helped = record.helpedAt !== undefined && record.helpedAt !== null;
   // Help that came nobody knows where says nothing of the stretches before the last one.
-  if (observation.outcome === 'help' && next === undefined && slips.length === 0) {
-    return asked.slice(-1).map(({ skillId, item }) => tryOn(skillId, item.id, 'help'));
+  if (outcome === 'help' && !helped && next === undefined && slips.length === 0) {
+    return counts.slice(-1).map((one) => ({ ...one, outcome: 'help' }));
   }
+  const after = helped ? 'help' : judge(outcome, false);
   return [
-    ...done.map(({ skillId, item }) => tryOn(skillId, item.id, 'own')),
-    ...(next ? [tryOn(next.skillId, next.item.id, judge(observation.outcome, false))] : []),
+    ...done.map((one): Judged => ({ ...one, outcome: 'own' })),
+    ...(next ? [{ ...next, outcome: after }] : []),
   ];
 }
 
-function orderTries(observation: Observation, record: RecordOf<'order'>): Judged[] {
-  const right = [...record.given].sort((a, b) => a - b);
-  return right.flatMap((number, place) => {
-    const itemId = `n${number}`;
-    if (!findItem(observation.skillId, itemId) || record.placed.length === 0) return [];
-    const ok = record.placed[place] === number;
-    return [{ skillId: observation.skillId, itemId, outcome: judge(observation.outcome, ok) }];
-  });
+/** True or false where the record itself says so of one item; null where nothing was noted of it. */
+function rightBy(one: Evidenced, record: CaptureRecord): boolean | null {
+  const number = lastWord(one);
+  if (record.kind === 'count') {
+    if (one.by === 'touches') return countedRight(record);
+    if (one.by === 'total') return readCount(record).cardinality;
+  }
+  if (record.kind === 'order' && one.by === 'place') {
+    const right = [...record.given].sort((a, b) => a - b);
+    return record.placed.length === 0 ? null : record.placed[right.indexOf(number)] === number;
+  }
+  if (record.kind === 'gap' && one.by === 'gap') {
+    const at = record.gaps.indexOf(number);
+    return record.answers.every((answer) => answer === null) ? null : record.answers[at] === number;
+  }
+  return null;
 }
 
-/** Several gaps in one row: each is a try of its own. */
-function gapTries(observation: Observation, record: RecordOf<'gap'>): Judged[] {
-  if (record.gaps.length < 2 || record.answers.every((one) => one === null)) return [];
-  return record.gaps.flatMap((number, i) => {
-    const itemId = [`n${number}-gap2`, `n${number}`].find((id) =>
-      findItem(observation.skillId, id),
-    );
-    if (itemId === undefined) return [];
-    const ok = record.answers[i] === number;
-    return [{ skillId: observation.skillId, itemId, outcome: judge(observation.outcome, ok) }];
-  });
+/** How each item came out for which this try is evidence. */
+function judged(observation: Observation): Judged[] {
+  const { record, outcome, skillId } = observation;
+  const counts: readonly Evidenced[] = observation.counts ?? oldCounts(observation);
+  const asked = { skillId, itemId: observation.itemId, outcome };
+  if (counts.length === 0) return [];
+  if (outcome === 'not-now') return [asked];
+  const found =
+    record.kind === 'reach'
+      ? judgeWords(counts, outcome, record)
+      : counts.flatMap((one): Judged[] => {
+          if (one.by === undefined || one.by === 'answer') return [{ ...one, outcome }];
+          const right = rightBy(one, record);
+          return right === null ? [] : [{ ...one, outcome: judge(outcome, right) }];
+        });
+  // Where nothing was noted but how it went, it counts for what was asked.
+  return found.length > 0 ? found : [asked];
 }
 
 const MOST_GUESS = 0.5;
@@ -153,42 +133,32 @@ const ABOUT_TOTAL = ['recounts', 'other-total'];
 /** Which of a record's slips belong to one of the several tries it holds. */
 function slipsWithin(
   kind: Observation['record']['kind'],
-  skillId: string,
+  family: string,
   outcome: Outcome,
   slips: readonly string[],
 ): readonly string[] {
   if (slips.length === 0 || outcome === 'own') return NONE;
   if (kind !== 'count') return slips;
-  const total = skillId.startsWith('total');
+  const total = family === 'total';
   return slips.filter((code) => ABOUT_TOTAL.includes(code) === total);
 }
 
 /**
- * The tries that an observation holds. Reach gives one a stretch up to and with the first one not
- * completed, order one an item placed, a row with gaps one a gap, count one for touching and one
- * for the total; every other record gives the outcome noted, for the item asked. An unknown skill
- * gives none.
+ * The tries that an observation holds: one for each item that it is evidence for, judged by what
+ * the record says of it, else by the outcome noted. An unknown skill gives none, and so does a fact
+ * that is evidence of nothing.
  */
 export function triesOf(observation: Observation): Try[] {
-  const { record, outcome } = observation;
-  let judged: Judged[] = [];
-  if (outcome !== 'not-now') {
-    if (record.kind === 'count') judged = countTries(observation, record);
-    else if (record.kind === 'reach') judged = reachTries(observation, record);
-    else if (record.kind === 'order') judged = orderTries(observation, record);
-    else if (record.kind === 'gap') judged = gapTries(observation, record);
-  }
-  if (judged.length === 0) {
-    judged = [{ skillId: observation.skillId, itemId: observation.itemId, outcome }];
-  }
+  const { record } = observation;
+  const all = judged(observation);
   const slips = slipsOf(record).map((slip) => slip.code);
   const tries: Try[] = [];
-  for (const { skillId, itemId, outcome: how } of judged) {
+  for (const { skillId, itemId, outcome: how } of all) {
     const skill = findSkill(skillId);
     if (!skill) continue;
     tries.push({
       skillId,
-      itemId,
+      itemId: itemId === null ? null : currentItem(skillId, itemId),
       outcome: how,
       guess: guessOf(observation, skill),
       observationId: observation.id,
@@ -196,7 +166,7 @@ export function triesOf(observation: Observation): Try[] {
       day: observation.day,
       sitting: observation.sittingId ?? observation.id,
       things: observation.things,
-      slips: judged.length > 1 ? slipsWithin(record.kind, skillId, how, slips) : slips,
+      slips: all.length > 1 ? slipsWithin(record.kind, skill.family, how, slips) : slips,
       firstLook: observation.activityId === FIRST_LOOK,
     });
   }

@@ -25,9 +25,12 @@ import {
 
 /** Name and version of Gumo's own open format for a whole household. */
 export const FORMAT = 'gumo-household';
-export const FORMAT_VERSION = 2;
-/** Earlier ones that still come in: 1 had no allergens of materials, and no rest that was ended. */
-const VERSIONS = [1, FORMAT_VERSION] as const;
+export const FORMAT_VERSION = 3;
+/**
+ * Earlier ones that still come in: 1 had no allergens of materials and no rest that was ended; in 2
+ * a try told neither its round nor what it is evidence for.
+ */
+const VERSIONS = [1, 2, FORMAT_VERSION] as const;
 
 /** A whole household in one file. */
 export const HouseholdFile = v.object({

@@ -15,6 +15,7 @@ say-50: says the number words to fifty
 say-on-20: goes on counting from any number to twenty
 say-100: says the number words to a hundred
 say-back-20: counts back from twenty
+say-120: says the number words past a hundred, to a hundred and twenty
 touch-5: counts five things, one word for each
 give-3: hands over one, two or three things when asked
 total-5: counts five things and knows that the last word is how many
@@ -127,6 +128,11 @@ pattern-fix: finds what is wrong in a pattern
 mirror-make: makes both sides the same
 mirror-fold: cuts on a fold and says what will open
 pattern-unit: says what repeats in a pattern, and makes a pattern of its own
+bond-20: finds the ways to make twenty
+double-20: knows doubles to ten and ten
+join-20: puts two groups together and says how many there are, to twenty
+away-20: takes some of up to twenty away and says how many are left
+groups-more: says how many there are in equal groups of three, four, six and more
 `;
 
 const PHRASES: ReadonlyMap<string, string> = new Map(

@@ -33,12 +33,16 @@ const HAND = 6.2;
 const HEIGHT = 7;
 const FOLDED = 0.7;
 
-/** Two hands, each finger up or folded; a folded one is drawn short and not counted. */
+/**
+ * One hand or two, each finger up or folded; a folded one is drawn short and not counted.
+ * @param up one entry a finger, thumb to little finger of the left hand, then of the right one
+ */
 export function fingersScene(up: readonly boolean[]): Scene {
   const pieces: Piece[] = [];
-  const under = [0, 1].map((hand) =>
-    ground('hand', hand * HAND + HAND / 2 - 1.85, HEIGHT - 3.4, 3.7, 3.2),
-  );
+  const hands = up.length > 5 ? 2 : 1;
+  const under = [0, 1]
+    .slice(0, hands)
+    .map((hand) => ground('hand', hand * HAND + HAND / 2 - 1.85, HEIGHT - 3.4, 3.7, 3.2));
   up.forEach((isUp, i) => {
     const right = i >= 5;
     const [x, y, turn, length] = FINGERS[i % 5] as (typeof FINGERS)[number];
@@ -64,12 +68,12 @@ export function fingersScene(up: readonly boolean[]): Scene {
   });
   const count = up.filter(Boolean).length;
   return {
-    width: 2 * HAND,
+    width: hands * HAND,
     height: HEIGHT,
     under,
     pieces,
     over: [],
-    words: `${numberWord(count)} fingers up, ${numberWord(10 - count)} folded`,
+    words: `${numberWord(count)} fingers up, ${numberWord(up.length - count)} folded`,
   };
 }
 

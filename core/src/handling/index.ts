@@ -18,9 +18,16 @@ import { COINS_TO_COUNT, TENS } from './tens.js';
 import { LINE, TRACK } from './tracks.js';
 import { TRAY } from './tray.js';
 
-export { FRAME } from './frame.js';
+export { type Lying, drawScene } from './draw-scene.js';
+export { FRAME, type Fill } from './frame.js';
 export type { Control, Handling, Sentence } from './handling.js';
-export { sceneFor } from './prompt-scene.js';
+export { numberSentence, partsSentence } from './sentences.js';
+export { chartScene, mirrorScene, placesScene, symbolsScene } from './rows.js';
+export { type DotPicture, dotsScene } from './dots.js';
+export { tallyScene } from './tally.js';
+export { cardScene, cardsScene } from './dice.js';
+export { shareScene } from './share.js';
+export { beside } from './scene.js';
 export { type Ground, type GroundLook, type Piece, type Scene, countOf } from './scene.js';
 
 /** Things to handle of any kind; their states are plain data. */

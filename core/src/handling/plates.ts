@@ -6,6 +6,10 @@ import { partsSentence } from './sentences.js';
 const PLATE = 4.6;
 const GAP = 0.8;
 
+/** Counters of full size on one plate. */
+const MOST_LARGE = 12;
+const SMALL = 0.72;
+
 /** Middles of n counters on a round plate: one in the middle, then rings around it. */
 function onPlate(n: number): readonly (readonly [number, number])[] {
   if (n === 0) return [];
@@ -14,7 +18,11 @@ function onPlate(n: number): readonly (readonly [number, number])[] {
     return ringOf(n === 5 ? 5 : n, radius);
   }
   const inner = n <= 8 ? 1 : n <= 10 ? 2 : Math.min(5, n - 9);
-  return [...ringOf(inner, inner === 1 ? 0 : 0.62), ...ringOf(n - inner, 1.72)];
+  if (n <= MOST_LARGE)
+    return [...ringOf(inner, inner === 1 ? 0 : 0.62), ...ringOf(n - inner, 1.72)];
+  // Many lie smaller, in three rings.
+  const middle = Math.min(7, n - 13);
+  return [...ringOf(1, 0), ...ringOf(middle, 0.95), ...ringOf(n - 1 - middle, 1.85)];
 }
 
 const ringOf = (n: number, radius: number): readonly (readonly [number, number])[] =>
@@ -41,6 +49,7 @@ export function platesScene(
       onPlate(n).map(([x, y], i) =>
         piece(`counter-${part}-${i}`, at(part) + PLATE / 2 + x, PLATE / 2 + y, {
           color: twoColors && part === 1 ? 'b' : 'a',
+          ...(n > MOST_LARGE ? { w: SMALL, h: SMALL } : {}),
           hidden: hiddenFrom !== null && part >= hiddenFrom,
         }),
       ),

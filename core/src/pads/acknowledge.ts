@@ -1,4 +1,4 @@
-import type { Prompt } from '../activities/index.js';
+import type { Question } from '../rounds/question.js';
 import type { CaptureKind, Outcome } from '../vocabulary/index.js';
 
 /** What the child did, said plainly: when it managed, and when it is not there yet. */
@@ -20,9 +20,9 @@ const WORDS: Partial<Record<CaptureKind, readonly [own: string, yet: string]>> =
 const OTHER = ['“You found it out.”', '“You had a good look. Let’s see together.”'] as const;
 
 /** Plain words for the adult to say about what the child did, whatever came of it. */
-export function acknowledge(prompt: Prompt, outcome: Outcome): string {
+export function acknowledge({ right }: Pick<Question, 'right'>, outcome: Outcome): string {
   if (outcome === 'not-now') return '“We can do it another time.”';
   if (outcome === 'help') return '“You tried, and then we did it together.”';
-  const [own, yet] = WORDS[prompt.kind] ?? OTHER;
+  const [own, yet] = (right ? WORDS[right.kind] : undefined) ?? OTHER;
   return outcome === 'own' ? own : yet;
 }

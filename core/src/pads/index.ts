@@ -1,6 +1,5 @@
 export { acknowledge } from './acknowledge.js';
-export { expectedRecord } from './expected.js';
-export { isRight, patternSlip, recordFor } from './judge.js';
-export type { Key, KeyGroup } from './pad.js';
-export { SYMBOLS, mistakeAt, shownRow } from './patterns.js';
+export { isAnswered, isRight, patternSlip, recordFor } from './judge.js';
+export { type Key, type KeyGroup } from './pad.js';
 export { type PadSetting, padFor } from './pads.js';
+export { SYMBOLS } from './rows.js';

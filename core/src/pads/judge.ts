@@ -1,7 +1,6 @@
-import type { Prompt } from '../activities/index.js';
-import type { CaptureKind, CaptureRecord, Outcome, RecordOf } from '../vocabulary/index.js';
-import { expectedRecord } from './expected.js';
 import { firstWrongPlace } from '../measuring/index.js';
+import type { Question } from '../rounds/question.js';
+import type { CaptureKind, CaptureRecord, Outcome, RecordOf } from '../vocabulary/index.js';
 
 /** What a record of each kind holds while no answer is noted; its fields are the answer. */
 const UNANSWERED: { readonly [K in CaptureKind]: Partial<RecordOf<K>> } = {
@@ -36,16 +35,17 @@ const UNANSWERED: { readonly [K in CaptureKind]: Partial<RecordOf<K>> } = {
 };
 
 const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
+const sum = (numbers: readonly number[]): number => numbers.reduce((all, n) => all + n, 0);
 
 /** What is right by itself, without being the one expected answer. */
-function rightOtherwise(record: CaptureRecord, prompt: Prompt): boolean | null {
+function rightOtherwise(record: CaptureRecord, right: CaptureRecord): boolean | null {
   switch (record.kind) {
     case 'range':
       return record.low <= record.actual && record.actual <= record.high;
     case 'guess':
       return true;
     case 'weigh':
-      return prompt.itemId === 'near' ? true : null;
+      return record.predicted !== null && record.predicted === (record.found ?? null);
     case 'draw':
       return (
         record.reversed !== true &&
@@ -56,59 +56,77 @@ function rightOtherwise(record: CaptureRecord, prompt: Prompt): boolean | null {
     case 'length':
       return record.gaps || record.overlaps || record.endsLinedUp === false
         ? false
-        : record.measured === prompt.expected;
+        : right.kind === 'length' && record.measured === right.measured;
     case 'tens':
-      return prompt.skillId === 'split-more'
-        ? record.splits.every((split) => split.reduce((a, b) => a + b, 0) === record.number)
+      return right.kind === 'tens' && right.splits.length > 0
+        ? record.splits.every((split) => sum(split) === record.number)
         : null;
-    case 'bond':
-      return prompt.parts.length < 2 && record.parts.length > 0
-        ? record.parts.reduce((a, b) => a + b, 0) === record.whole
-        : null;
+    case 'reach':
+      return right.kind === 'reach' && reachesFar(record, right);
+    case 'pattern':
+      return right.kind === 'pattern' && right.answer.length === 0 ? true : null;
     default:
       return null;
   }
 }
 
-/** True when what stands on a pad is a right answer to the prompt. */
-export function isRight(prompt: Prompt, record: CaptureRecord): boolean {
-  const otherwise = rightOtherwise(record, prompt);
-  if (otherwise !== null) return otherwise;
-  const right = expectedRecord(prompt, 'en') as unknown as Record<string, unknown>;
-  const given = record as unknown as Record<string, unknown>;
-  if (record.kind === 'compare' && record.asked === 'fewer') {
-    return record.answer === fewerOf(record);
-  }
-  return Object.keys(UNANSWERED[record.kind]).every((field) => same(given[field], right[field]));
+/** Said to the end that was asked for, or further, with nothing wrong on the way. */
+function reachesFar(record: RecordOf<'reach'>, right: RecordOf<'reach'>): boolean {
+  const sign = right.direction === 'up' ? 1 : -1;
+  const clean = record.leftOut.length + record.repeated.length + record.swapped.length === 0;
+  return (
+    clean &&
+    (record.helpedAt ?? null) === null &&
+    record.said === null &&
+    record.stop !== null &&
+    sign * (record.stop - right.to) >= 0
+  );
 }
 
-/** The side with fewer, or *same*. */
-const fewerOf = ({ left, right }: RecordOf<'compare'>): string =>
-  left === right ? 'same' : left < right ? 'left' : 'right';
+/** True when a record is a right answer to the question. */
+export function isRight({ right }: Pick<Question, 'right'>, record: CaptureRecord): boolean {
+  if (right === null || right.kind !== record.kind) return false;
+  const otherwise = rightOtherwise(record, right);
+  if (otherwise !== null) return otherwise;
+  const expected = right as unknown as Record<string, unknown>;
+  const given = record as unknown as Record<string, unknown>;
+  if (record.kind === 'sort' && right.kind === 'sort' && right.rule !== record.rule) return false;
+  if (record.kind === 'count' && (record.helpedAt ?? null) !== null) return false;
+  return Object.keys(UNANSWERED[record.kind]).every((field) => same(given[field], expected[field]));
+}
+
+/** True where the child made an answer: it was tapped, or the adult heard what is expected. */
+export const isAnswered = (
+  question: Pick<Question, 'heard' | 'right'>,
+  tapped: CaptureRecord | null,
+): boolean => question.right !== null && (tapped !== null || question.heard);
 
 /**
- * The record of a try. A pad that was not touched means the expected answer where the child
- * managed, and "not noted" where it did not.
+ * The record of a try; null where nothing can be noted. A pad that was not touched means what is
+ * expected where the child managed, and "not noted" where it did not.
  * @param tapped what stands on the pad after a touch; null for an untouched one
- * @param language BCP 47 tag of the language counted in
  */
 export function recordFor(
-  prompt: Prompt,
+  question: Pick<Question, 'right' | 'heard'>,
   tapped: CaptureRecord | null,
   outcome: Outcome,
-  language: string,
-): CaptureRecord {
-  const managed = outcome === 'own' || outcome === 'help';
-  const record = tapped ?? expectedRecord(prompt, language);
-  return managed || (tapped !== null && !isRight(prompt, tapped))
+): CaptureRecord | null {
+  const { right, heard } = question;
+  if (right === null) return null;
+  const managed = (outcome === 'own' || outcome === 'help') && (heard || tapped !== null);
+  const record = tapped ?? right;
+  return managed || (tapped !== null && !isRight(question, tapped))
     ? record
     : ({ ...record, ...UNANSWERED[record.kind] } as CaptureRecord);
 }
 
 /** The first wrong place of a pattern, in words; null where there is none or no row was noted. */
-export function patternSlip(prompt: Prompt, record: CaptureRecord): string | null {
-  if (record.kind !== 'pattern' || record.answer.length === 0) return null;
-  const right = expectedRecord(prompt, 'en') as RecordOf<'pattern'>;
+export function patternSlip(
+  { right, heard }: Pick<Question, 'right' | 'heard'>,
+  record: CaptureRecord,
+): string | null {
+  if (record.kind !== 'pattern' || right?.kind !== 'pattern' || !heard) return null;
+  if (record.answer.length === 0 || right.answer.length === 0) return null;
   const place = firstWrongPlace(record.answer, right.answer);
   return place === null ? null : `first wrong place: ${place}`;
 }

@@ -1,34 +1,19 @@
-import { type Prompt, pileSizes } from '../activities/index.js';
+import type { Question } from '../rounds/question.js';
 import type { CaptureRecord, RecordOf } from '../vocabulary/index.js';
 import { type Key, type KeyGroup, group, key } from './pad.js';
 
-const HUNDRED = 100;
-const MOST_ON_STRIP = 20;
-const CARDS = 5;
+/** Up to this many the whole row of numbers stands there; beyond it digits are typed. */
+const MOST_KEYS = 20;
+/** A wild guess is a fact worth keeping. */
+const LARGEST = 999;
+/** Words of a count go on past what was asked, so that the furthest can be kept. */
+const FURTHEST = 120;
 
 const upTo = (from: number, to: number, step = 1): number[] => {
   const by = to < from ? -step : step;
   const count = Math.floor(Math.abs(to - from) / step) + 1;
   return Array.from({ length: count }, (_, i) => from + by * i);
 };
-
-/**
- * The numbers that a pad offers around a right answer.
- * @param top top of the child's range; up to 20 the whole row is offered, beyond it the look-alikes
- * @param few five near ones, for a child who points to a card
- */
-export function choicesAround(right: number, top: number, few = false): number[] {
-  if (few) {
-    const lowest = Math.max(0, right - 2);
-    return upTo(lowest, lowest + CARDS - 1);
-  }
-  if (Math.max(right, top) <= MOST_ON_STRIP) return upTo(0, right > 10 || top > 10 ? 20 : 10);
-  const turned = (right % 10) * 10 + Math.floor(right / 10);
-  const nearby = [-10, -1, 0, 1, 10].map((by) => right + by);
-  const near = [...nearby, turned, Math.floor(right / 10) * 10, right % 10];
-  const offered = near.filter((one) => one >= 0 && one <= HUNDRED);
-  return [...new Set(offered)].sort((a, b) => a - b);
-}
 
 /** Reads and writes the number of a record that answers the question. */
 interface Lens {
@@ -113,56 +98,65 @@ const ONES = lens<RecordOf<'tens'>>(
   (record, n) => ({ ...record, ones: n }),
 );
 
-const keysOf = (
-  numbers: readonly number[],
-  record: CaptureRecord,
+const digitKeys = (
+  set: (n: number | null) => CaptureRecord | null,
+  shown: number | null,
   touched: boolean,
-  { get, set }: Lens,
 ): Key[] => {
-  const shown = get(record as never);
-  return numbers.map((n) => {
-    const again = touched && n === shown;
-    return key(String(n), n === shown, again ? null : set(record as never, n));
+  const typed = touched ? shown : null;
+  const digits = [1, 2, 3, 4, 5, 6, 7, 8, 9, 0].map((digit) => {
+    const longer = typed === null ? digit : 10 * typed + digit;
+    return key(String(digit), false, set(longer <= LARGEST ? longer : digit), {
+      aloud: `digit ${digit}`,
+    });
   });
+  const fewer = typed === null || typed < 10 ? null : Math.floor(typed / 10);
+  return [...digits, key('⌫', false, set(fewer), { aloud: 'take the last digit back' })];
 };
 
-/** Numbers that stand for a prompt's answers, in the order in which they lie. */
-function numbersFor(prompt: Prompt, record: CaptureRecord, top: number): number[] {
-  const { expected } = prompt;
-  switch (record.kind) {
-    case 'place':
-      return upTo(1, 5);
-    case 'sort':
-      return upTo(0, 12);
-    case 'tens': {
-      if (prompt.skillId === 'teens') return upTo(0, 10);
-      const onInTens = 10 * (Math.floor(record.number / 10) + (record.number % 10));
-      const around = choicesAround(expected, HUNDRED);
-      return [...new Set([...around, Math.min(onInTens, 190)])].sort((a, b) => a - b);
-    }
-    case 'groups': {
-      const { groups, size } = record;
-      const slips = [groups, size, groups + size, expected - size, expected + size];
-      return [...new Set([...choicesAround(expected, HUNDRED), ...slips])]
-        .filter((n) => n >= 0)
-        .sort((a, b) => a - b);
-    }
-    default:
-      return choicesAround(expected, top, prompt.way === 'pointed');
+/**
+ * One row of numbers, or digits where the numbers are many.
+ * @param shown the number that stands there, null for none
+ * @param set what stands on the pad with another number
+ */
+function numberKeys(
+  id: string,
+  caption: string,
+  top: number,
+  shown: number | null,
+  touched: boolean,
+  set: (n: number) => CaptureRecord,
+): KeyGroup {
+  if (top <= MOST_KEYS) {
+    const keys = upTo(0, top).map((n) =>
+      key(String(n), n === shown, touched && n === shown ? null : set(n)),
+    );
+    return group(id, 'numbers', caption, keys);
   }
+  const words = shown === null ? caption : `${caption}: ${shown}`;
+  return group(
+    id,
+    'keypad',
+    words,
+    digitKeys((n) => (n === null ? null : set(n)), shown, touched),
+  );
 }
 
-/** One row of numbers for what the record asks; null where a number is not the answer. */
+/** The number that answers the question; null where a number is not the answer. */
 export function numberGroup(
-  prompt: Prompt,
+  question: Question,
   record: CaptureRecord,
   touched: boolean,
-  top: number,
 ): KeyGroup | null {
-  const found = prompt.skillId === 'teens' ? ONES : LENSES[record.kind];
+  const { right } = question;
+  const ones = record.kind === 'tens' && right?.kind === 'tens' && right.countedTo === null;
+  const found = ones ? ONES : LENSES[record.kind];
   if (!found) return null;
-  const numbers = numbersFor(prompt, record, top);
-  return group('answer', 'numbers', found.caption, keysOf(numbers, record, touched, found));
+  const shown = touched || question.heard ? found.get(record as never) : null;
+  const top = record.kind === 'place' ? 5 : question.top;
+  return numberKeys('answer', found.caption, top, shown, touched, (n) =>
+    found.set(record as never, n),
+  );
 }
 
 /** A number word said on the way to the stop: left out, said twice, swapped with the next, or none. */
@@ -190,27 +184,41 @@ function nextOnTheWay(record: RecordOf<'reach'>, n: number): RecordOf<'reach'> {
 }
 
 /** The words of a count to tap: where the child stopped, then what went otherwise on the way. */
-export function reachGroup(record: RecordOf<'reach'>, touched: boolean): KeyGroup {
+export function reachGroups(record: RecordOf<'reach'>, touched: boolean): KeyGroup[] {
   const sign = record.direction === 'up' ? 1 : -1;
-  const stop = record.stop;
-  const keys = upTo(record.from, record.to, record.step ?? 1).map((n) => {
+  const { stop, from, to } = record;
+  const step = record.step ?? 1;
+  const goesOn = sign > 0 && step === 1 && from <= 1;
+  const wordKey = (n: number): Key => {
     const onTheWay = stop !== null && sign * (stop - n) > 0;
-    const mark = record.leftOut.includes(n)
-      ? ('left-out' as const)
-      : record.repeated.includes(n)
-        ? ('twice' as const)
-        : record.swapped.some(([a]) => a === n)
-          ? ('swapped' as const)
-          : onTheWay
-            ? ('passed' as const)
-            : ('plain' as const);
+    const mark = markOf(record, n, onTheWay);
     const cleared = { ...record, stop: n, said: null };
     const next = touched && onTheWay ? nextOnTheWay(record, n) : cleared;
     const aloud = mark === 'plain' || mark === 'passed' ? null : `${n}, ${MARK_WORDS[mark]}`;
     return key(String(n), n === stop, touched && n === stop ? null : next, { mark, aloud });
-  });
+  };
   const caption = 'the last word said; then tap what was left out, said twice or swapped';
-  return group('answer', 'numbers', caption, keys);
+  if (!goesOn) return [group('answer', 'numbers', caption, upTo(from, to, step).map(wordKey))];
+  if (Math.max(to, stop ?? 0) <= MOST_KEYS) {
+    const further = key('20 +', false, { ...record, stop: 21, said: null }, { aloud: 'further' });
+    return [group('answer', 'numbers', caption, [...upTo(1, MOST_KEYS).map(wordKey), further])];
+  }
+  // Above twenty the ten first, then the one.
+  const decade = Math.floor(Math.max(0, (stop ?? to) - 1) / 10);
+  const tens = upTo(0, FURTHEST / 10 - 1).map((ten) =>
+    key(`${10 * ten + 1} …`, ten === decade, { ...record, stop: 10 * ten + 1, said: null }),
+  );
+  return [
+    group('decade', 'chips', 'the ten', tens),
+    group('answer', 'numbers', caption, upTo(10 * decade + 1, 10 * decade + 10).map(wordKey)),
+  ];
+}
+
+function markOf(record: RecordOf<'reach'>, n: number, onTheWay: boolean): Key['mark'] {
+  if (record.leftOut.includes(n)) return 'left-out';
+  if (record.repeated.includes(n)) return 'twice';
+  if (record.swapped.some(([a]) => a === n)) return 'swapped';
+  return onTheWay ? 'passed' : 'plain';
 }
 
 const MARK_WORDS = {
@@ -221,19 +229,14 @@ const MARK_WORDS = {
 
 /** A count takes the last word said; what was touched twice or skipped follows from its chips. */
 export function countGroup(
-  prompt: Prompt,
+  question: Question,
   record: RecordOf<'count'>,
   touched: boolean,
-  top: number,
 ): KeyGroup {
-  const pointed = prompt.way === 'pointed';
-  const numbers =
-    pointed && prompt.skillId.startsWith('total')
-      ? pileSizes(prompt.expected)
-      : choicesAround(prompt.expected, top, pointed);
-  const caption = pointed ? 'which one the child pointed to' : 'the last word said';
-  const found = lens<RecordOf<'count'>>(caption, (one) => one.answer ?? one.lastWord, countedTo);
-  return group('answer', 'numbers', caption, keysOf(numbers, record, touched, found));
+  const shown = record.answer ?? record.lastWord;
+  return numberKeys('answer', 'the last word said', question.top, shown, touched, (n) =>
+    countedTo(record, n),
+  );
 }
 
 /** The count when its last word was n: the words said follow, and how much was doubled or skipped. */
@@ -250,73 +253,39 @@ export function countedTo(record: RecordOf<'count'>, n: number): RecordOf<'count
 }
 
 /** Another number than the last word, when asked how many. */
-export function otherTotalGroup(record: RecordOf<'count'>, top: number): KeyGroup {
-  const found = lens<RecordOf<'count'>>(
-    '',
-    (one) => one.answer,
-    (one, n) => ({ ...one, answer: n }),
-  );
-  const numbers = choicesAround(record.n, top);
+export function otherTotalGroup(question: Question, record: RecordOf<'count'>): KeyGroup {
   const caption = 'what was answered to “how many?”';
-  return group('total', 'numbers', caption, keysOf(numbers, record, false, found));
+  return numberKeys('total', caption, question.top, record.answer, true, (n) => ({
+    ...record,
+    answer: n,
+  }));
 }
 
 /** The answers to several gaps of one row, one group each. */
-export function gapGroups(record: RecordOf<'gap'>, top: number): KeyGroup[] {
+export function gapGroups(record: RecordOf<'gap'>): KeyGroup[] {
   return record.gaps.map((right, i) => {
     const set = (n: number): RecordOf<'gap'> => ({
       ...record,
       answers: record.gaps.map((_, j) => (j === i ? n : (record.answers[j] ?? null))),
     });
-    const numbers = choicesAround(right, top).filter((n) => !record.row.includes(n));
+    const near = upTo(Math.max(0, right - NEAR), right + NEAR).filter(
+      (n) => !record.row.includes(n),
+    );
+    const steps = record.row.filter((n) => n !== null);
+    const by = Math.abs((steps[1] ?? 1) - (steps[0] ?? 0));
+    const far = by > 1 ? [right - by, right + by, right - 1, right + 1] : [];
+    const numbers = [...new Set([...near, ...far, right])].filter((n) => n >= 0);
     const caption =
       record.gaps.length === 1
         ? 'the number that was found'
         : `for the ${ORDINAL[i] ?? 'next'} gap`;
-    const keys = numbers.map((n) => key(String(n), record.answers[i] === n, set(n)));
+    const keys = numbers
+      .sort((a, b) => a - b)
+      .map((n) => key(String(n), record.answers[i] === n, set(n)));
     return group(`gap-${i}`, 'numbers', caption, keys);
   });
 }
 
+/** Numbers on either side of what is missing. */
+const NEAR = 5;
 const ORDINAL = ['first', 'second', 'third'];
-
-/** Least and most that a guesser kept, in steps fit for the jar, with three whole ranges on top. */
-export function rangeGroups(record: RecordOf<'range'>, top: number): KeyGroup[] {
-  const { low, high, actual } = record;
-  const step = Math.max(top, actual) <= MOST_ON_STRIP ? 2 : 10;
-  const most = step === 2 ? MOST_ON_STRIP : HUNDRED;
-  const width = step === 2 ? 6 : 20;
-  const at = (from: number): RecordOf<'range'> => {
-    const least = Math.max(0, Math.min(most - width, from));
-    return { ...record, low: least, high: least + width };
-  };
-  const middle = Math.round((actual - width / 2) / step) * step;
-  const wholes = [
-    ...new Map(
-      [at(middle - width), at(middle), at(middle + width)].map((one) => [one.low, one]),
-    ).values(),
-  ];
-  const numbers = upTo(0, most, step);
-  return [
-    group(
-      'whole',
-      'choices',
-      'a range in one tap',
-      wholes.map((one) =>
-        key(`${one.low} to ${one.high}`, one.low === low && one.high === high, one),
-      ),
-    ),
-    group(
-      'low',
-      'numbers',
-      'at least',
-      numbers.map((n) => key(String(n), n === low, { ...record, low: n, high: Math.max(n, high) })),
-    ),
-    group(
-      'high',
-      'numbers',
-      'at most',
-      numbers.map((n) => key(String(n), n === high, { ...record, high: n, low: Math.min(n, low) })),
-    ),
-  ];
-}

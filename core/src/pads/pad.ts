@@ -18,10 +18,10 @@ export interface KeyGroup {
   readonly id: string;
   readonly caption: string;
   /**
-   * How the keys are drawn: numbers to tap, choices in words, small chips, cards in a row, colored
+   * How the keys are drawn: numbers to tap, a keypad of digits, choices in words, small chips, cards in a row, colored
    * pieces in a row, or whole rows of pieces.
    */
-  readonly look: 'numbers' | 'choices' | 'chips' | 'cards' | 'pieces' | 'rows';
+  readonly look: 'numbers' | 'keypad' | 'choices' | 'chips' | 'cards' | 'pieces' | 'rows';
   readonly keys: readonly Key[];
 }
 

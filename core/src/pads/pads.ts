@@ -1,31 +1,19 @@
-import type { Prompt } from '../activities/index.js';
+import type { Question } from '../rounds/question.js';
 import type { CaptureRecord, RecordOf } from '../vocabulary/index.js';
 import {
   catchGroups,
-  chartGroup,
   compareGroups,
-  noteGroups,
+  namedChoices,
   partnerGroups,
-  shapeGroup,
   splitGroup,
-  threePartsGroup,
   weighGroups,
 } from './choices.js';
-import { expectedRecord } from './expected.js';
-import {
-  countGroup,
-  gapGroups,
-  numberGroup,
-  otherTotalGroup,
-  rangeGroups,
-  reachGroup,
-} from './numbers.js';
+import { countGroup, gapGroups, numberGroup, otherTotalGroup, reachGroups } from './numbers.js';
 import { type Key, type KeyGroup, group, key } from './pad.js';
-import { orderGroup, patternGroups } from './rows.js';
+import { orderGroup, piecesGroup } from './rows.js';
 
-/** What a pad is set up for: top of the child's range, and the household's languages. */
+/** What a pad is set up for: the household's languages. */
 export interface PadSetting {
-  readonly top: number;
   /** BCP 47 tags with names; the first is the household's own. */
   readonly languages: readonly { readonly tag: string; readonly name: string }[];
 }
@@ -67,21 +55,12 @@ const isOtherTotal = ({ answer, lastWord }: RecordOf<'count'>): boolean =>
   lastWord !== null && answer !== lastWord;
 
 /** Small things worth a tap beside the answer, by kind. */
-function chipsOf(prompt: Prompt, record: CaptureRecord): Key[] {
+function chipsOf(record: CaptureRecord, touched: boolean): Key[] {
   switch (record.kind) {
     case 'reach':
-      return record.direction === 'up' && record.from > 1 && (record.step ?? 1) === 1
-        ? [
-            flip<RecordOf<'reach'>>(
-              'started again at one',
-              record,
-              { said: [1], stop: null },
-              { said: null, stop: record.to },
-            ),
-          ]
-        : [];
+      return reachChips(record, touched);
     case 'count':
-      return prompt.skillId === 'coins' ? [] : countChips(record);
+      return record.words === null && !touched ? [] : countChips(record);
     case 'frame':
       return [
         flip('row by row', record, { fill: 'row' }, { fill: null }),
@@ -120,6 +99,33 @@ function chipsOf(prompt: Prompt, record: CaptureRecord): Key[] {
   }
 }
 
+function reachChips(record: RecordOf<'reach'>, touched: boolean): Key[] {
+  const up = record.direction === 'up' && (record.step ?? 1) === 1;
+  const { stop } = record;
+  return [
+    ...(touched && up && record.from <= 1 && stop !== null
+      ? [
+          flip<RecordOf<'reach'>>(
+            `help came at ${stop}`,
+            record,
+            { helpedAt: stop },
+            { helpedAt: null },
+          ),
+        ]
+      : []),
+    ...(up && record.from > 1
+      ? [
+          flip<RecordOf<'reach'>>(
+            'started again at one',
+            record,
+            { said: [1], stop: null },
+            { said: null, stop: record.to },
+          ),
+        ]
+      : []),
+  ];
+}
+
 function drawChips(record: RecordOf<'draw'>): Key[] {
   return [
     flip('turned round', record, { reversed: true }, { reversed: null }),
@@ -147,63 +153,49 @@ const supportGroup = (record: RecordOf<'draw'>): KeyGroup =>
 
 /** The part of the pad that takes the answer itself. */
 function answerGroups(
-  prompt: Prompt,
+  question: Question,
   record: CaptureRecord,
-  touched: boolean,
-  top: number,
+  tapped: CaptureRecord | null,
 ): (KeyGroup | null)[] {
+  const touched = tapped !== null;
+  const named = namedChoices(question, tapped);
+  if (named) return [named];
   switch (record.kind) {
     case 'reach':
-      return [reachGroup(record, touched)];
+      return reachGroups(record, touched);
     case 'count':
       return [
-        countGroup(prompt, record, touched, top),
-        touched && isOtherTotal(record) ? otherTotalGroup(record, top) : null,
+        countGroup(question, record, touched),
+        touched && isOtherTotal(record) ? otherTotalGroup(question, record) : null,
       ];
     case 'gap':
-      return gapGroups(record, top);
-    case 'range':
-      return rangeGroups(record, top);
+      return gapGroups(record);
     case 'order':
       return [orderGroup(record)];
     case 'pattern':
-      return patternGroups(prompt, record);
+      return [question.right ? piecesGroup(record, question.right) : null];
     case 'compare':
       return record.asked === 'difference'
-        ? [numberGroup(prompt, record, touched, top)]
-        : compareGroups(prompt, record);
+        ? [numberGroup(question, record, touched)]
+        : compareGroups(record, touched);
     case 'partner':
-      return partnerGroups(record);
+      return partnerGroups(record, touched);
     case 'catch':
       return catchGroups(record);
     case 'weigh':
-      return weighGroups(prompt, record);
-    case 'chart':
-      return [chartGroup(record) ?? numberGroup(prompt, record, touched, top)];
+      return weighGroups(record, touched);
     case 'draw':
       return [supportGroup(record)];
-    case 'note':
-      return noteGroups(prompt, record);
-    case 'sort':
-      return [
-        prompt.skillId === 'shape-find'
-          ? shapeGroup(prompt, record)
-          : numberGroup(prompt, record, touched, top),
-      ];
-    case 'bond':
-      return [
-        prompt.parts.length < 2
-          ? threePartsGroup(record)
-          : numberGroup(prompt, record, touched, top),
-      ];
     case 'tens':
-      return [
-        prompt.skillId === 'split-more'
-          ? splitGroup(record)
-          : numberGroup(prompt, record, touched, top),
-      ];
+      return question.right?.kind === 'tens' && question.right.splits.length > 0
+        ? [splitGroup(record, question.right, touched)]
+        : [numberGroup(question, record, touched)];
+    case 'range':
+    case 'guess':
+    case 'note':
+      return [];
     default:
-      return [numberGroup(prompt, record, touched, top)];
+      return [numberGroup(question, record, touched)];
   }
 }
 
@@ -217,18 +209,20 @@ function languageGroup(record: CaptureRecord, { languages }: PadSetting): KeyGro
 }
 
 /**
- * The pad for a prompt as it stands: the expected answer is there already, another one a tap away.
+ * The pad for a question as it stands: what is expected is there already where the adult hears the
+ * answer, and nothing where the child is to choose or to guess. Empty until it is known what came up.
  * @param tapped the record after the taps so far; null for an untouched pad
  */
 export function padFor(
-  prompt: Prompt,
+  question: Question,
   tapped: CaptureRecord | null,
   setting: PadSetting,
 ): KeyGroup[] {
-  const record = tapped ?? expectedRecord(prompt, setting.languages[0]?.tag ?? 'en');
-  const chips = chipsOf(prompt, record);
+  const record = tapped ?? question.right;
+  if (record === null) return [];
+  const chips = chipsOf(record, tapped !== null);
   return [
-    ...answerGroups(prompt, record, tapped !== null, setting.top),
+    ...answerGroups(question, record, tapped),
     chips.length > 0 ? group('on-the-way', 'chips', '', chips) : null,
     languageGroup(record, setting),
   ].filter((one) => one !== null);

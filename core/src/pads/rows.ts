@@ -1,8 +1,8 @@
-import type { Prompt } from '../activities/index.js';
-import type { RecordOf } from '../vocabulary/index.js';
-import { expectedRecord } from './expected.js';
+import type { CaptureRecord, RecordOf } from '../vocabulary/index.js';
 import { type KeyGroup, group, key } from './pad.js';
-import { SYMBOLS, nearRows } from './patterns.js';
+
+/** Symbols of a pattern; on screen and in print each has its own color and its own shape. */
+export const SYMBOLS = ['A', 'B', 'C'] as const;
 
 /** The cards as they were placed: a tap exchanges one with its right neighbor. */
 export function orderGroup(record: RecordOf<'order'>): KeyGroup {
@@ -29,8 +29,10 @@ const nextSymbol = (symbol: string, among: readonly string[]): string =>
   among[(among.indexOf(symbol) + 1) % among.length] ?? 'A';
 
 /** The pieces a child laid: a tap changes one into the next color. */
-function piecesGroup(record: RecordOf<'pattern'>, right: readonly string[]): KeyGroup {
-  const among = SYMBOLS.slice(0, Math.max(2, new Set([...record.unit, ...right]).size));
+export function piecesGroup(record: RecordOf<'pattern'>, right: CaptureRecord): KeyGroup | null {
+  const expected = right.kind === 'pattern' ? right.answer : [];
+  if (expected.length === 0) return null;
+  const among = SYMBOLS.slice(0, Math.max(2, new Set([...record.unit, ...expected]).size));
   const keys = record.answer.map((symbol, i) => {
     const answer = record.answer.map((one, at) => (at === i ? nextSymbol(one, among) : one));
     return key(
@@ -39,39 +41,9 @@ function piecesGroup(record: RecordOf<'pattern'>, right: readonly string[]): Key
       { ...record, answer },
       {
         aloud: `place ${i + 1}: ${symbol}`,
-        mark: symbol === right[i] ? 'plain' : 'swapped',
+        mark: symbol === expected[i] ? 'plain' : 'swapped',
       },
     );
   });
   return group('answer', 'pieces', 'as they were laid; tap one that was another', keys);
-}
-
-/** What a child matched, copied, went on with, or found wrong in a row. */
-export function patternGroups(prompt: Prompt, record: RecordOf<'pattern'>): KeyGroup[] {
-  const right = (expectedRecord(prompt, '') as RecordOf<'pattern'>).answer;
-  if (prompt.skillId === 'pattern-match') {
-    const rows = [right, ...nearRows(right)].sort((a, b) => a.join('').localeCompare(b.join('')));
-    const keys = rows.map((row) =>
-      key(
-        row.join(''),
-        row.join('') === record.answer.join(''),
-        { ...record, answer: [...row] },
-        {
-          aloud: row.join(' '),
-        },
-      ),
-    );
-    return [group('answer', 'rows', 'the row the child chose', keys)];
-  }
-  if (prompt.skillId === 'pattern-fix') {
-    const keys = Array.from({ length: record.shown }, (_, i) =>
-      key(String(i + 1), record.answer[0] === String(i + 1), {
-        ...record,
-        answer: [String(i + 1)],
-      }),
-    );
-    return [group('answer', 'numbers', 'the place the child pointed to', keys)];
-  }
-  if (right.length === 0) return [];
-  return [piecesGroup(record, right)];
 }

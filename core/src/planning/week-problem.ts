@@ -197,7 +197,7 @@ function activityFor(facts: WeekFacts, activity: Activity, around: Around): Plan
   const { children, things, household, sheet, lately } = facts;
   const { wanted, careful, moments, days, first, items } = around;
   const isTable = activity.band === 'table';
-  const lowest = Math.min(LOWEST_TOP, ...topsOf(activity, activity.capture));
+  const lowest = Math.min(LOWEST_TOP, ...topsOf(activity));
   const keptFrom = children.flatMap(({ child }, c) =>
     isKeptFrom(activity, child.cautions.allergies, lowest, things) ? [c] : [],
   );
@@ -314,8 +314,8 @@ function gainFor(
   day: Day,
   clothes: () => readonly unknown[],
 ): Gain | null {
-  const top = topFor(activity, activity.capture, state, day, wanted);
-  const inRange = new Set(skillsInRange(activity, activity.capture, top).map((skill) => skill.id));
+  const top = topFor(activity, state, day, wanted);
+  const inRange = new Set(skillsInRange(activity, top).map((skill) => skill.id));
   const wants = wanted.flatMap((one, w) => (inRange.has(one.skillId) ? [w] : []));
   if (wants.length === 0) return null;
   return { top, wants: wants.slice(0, SERVED_AT_ONCE), liked: clothes().length > 0 };

@@ -1,19 +1,20 @@
 import { numberWord } from '../numbers/words.js';
-import { type ItemSeed, named, numbers, range, strand } from './build.js';
+import { type ItemSeed, forms, named, numbers, range, strand } from './build.js';
 
 type Pair = readonly [number, number];
 
 const steps = (list: readonly number[]): ItemSeed[] =>
   list.map((n) => ({ id: `to-${n}`, label: `to ${numberWord(n)}`, number: n }));
 
-/** n things among k: `h10-3`. */
-const shares = (list: readonly Pair[]): ItemSeed[] =>
-  list.map(([n, among]) => ({
-    id: `h${n}-${among}`,
-    label: `${numberWord(n)} among ${numberWord(among)}`,
-    number: n,
-    parts: [n, among],
-  }));
+/** Things among two to four, shared evenly or with some left: every number belongs to one. */
+const SHARES: ItemSeed[] = [2, 3, 4].flatMap((among) =>
+  [0, 1].map((left) => ({
+    id: `among${among}-${left === 0 ? 'even' : 'left'}`,
+    label: `among ${numberWord(among)}, ${left === 0 ? 'nothing left' : 'some left'}`,
+    number: 3 * among + left,
+    parts: [3 * among + left, among],
+  })),
+);
 
 /** g groups of s: `g3-5`. */
 const grouped = (list: readonly Pair[], words: string): ItemSeed[] =>
@@ -45,7 +46,7 @@ export const BEYOND = strand('beyond', [
     'Two parts are not always two halves.',
   ],
   [
-    'partner-10',
+    'partner 10',
     'Odd or even, by partners',
     'partners 10',
     numbers(range(1, 10)),
@@ -59,19 +60,7 @@ export const BEYOND = strand('beyond', [
     'share',
     'Shares fairly, with what is left',
     'shares',
-    shares([
-      [4, 2],
-      [6, 2],
-      [6, 3],
-      [8, 2],
-      [9, 3],
-      [8, 4],
-      [7, 2],
-      [10, 3],
-      [12, 4],
-      [14, 4],
-      [18, 3],
-    ]),
+    SHARES,
     'touch-20 more-10',
     'counted',
     'ELG-NP',
@@ -79,7 +68,7 @@ export const BEYOND = strand('beyond', [
     'One for you, one for you — or handfuls?',
   ],
   [
-    'step-2',
+    'step 2',
     'Counts in twos',
     'twos',
     steps([10, 20]),
@@ -101,7 +90,7 @@ export const BEYOND = strand('beyond', [
     'The ten is counted again one by one.',
   ],
   [
-    'step-10',
+    'step 10',
     'Counts in tens',
     'tens',
     steps([50, 100]),
@@ -112,7 +101,7 @@ export const BEYOND = strand('beyond', [
     'Thirteen for thirty.',
   ],
   [
-    'partner-20',
+    'partner 20',
     'Odd or even, by partners, to twenty',
     'partners 20',
     numbers(range(11, 20)),
@@ -123,7 +112,7 @@ export const BEYOND = strand('beyond', [
     'The last digit is enough, once it is known why.',
   ],
   [
-    'step-5',
+    'step 5',
     'Counts in fives',
     'fives',
     steps([25, 50]),
@@ -152,7 +141,7 @@ export const BEYOND = strand('beyond', [
     'Counted one by one, or by steps?',
   ],
   [
-    'tens-ones',
+    'tens ones',
     'Builds tens and ones',
     'tens, ones',
     [
@@ -177,7 +166,7 @@ export const BEYOND = strand('beyond', [
     'Largest first: tens, then fives, then ones.',
   ],
   [
-    'step-down',
+    'step down',
     'Counts down in twos, fives, tens',
     'steps down',
     [
@@ -216,14 +205,30 @@ export const BEYOND = strand('beyond', [
     'Turned round, is it still as many?',
   ],
   [
-    'split-more',
+    'split more',
     'Splits a number other ways',
     'splits',
-    numbers([24, 35, 46, 58, 73, 91]),
+    [...numbers([24, 35, 46, 58, 73, 91]), ...forms([46, 58, 73], [['three', 'in three parts']])],
     'tens-ones',
     'placed',
     '1.NBT.B.2',
     'splits a number to ninety-nine in more than one way',
     '46 is 30 and 10 and 6, too.',
+  ],
+  [
+    'groups more',
+    'Equal groups of other sizes',
+    'groups 3 …',
+    [3, 4, 6, 7, 8, 9, 11, 12].map((size) => ({
+      id: `of${size}`,
+      label: `groups of ${numberWord(size)}`,
+      number: 2 * size,
+      parts: [2, size],
+    })),
+    'groups',
+    'counted',
+    '3.OA.A.1 (beginning)',
+    'says how many there are in equal groups of three, four, six to twelve',
+    'Built on what is known: fives and one more in each.',
   ],
 ]);

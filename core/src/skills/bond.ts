@@ -29,7 +29,7 @@ const hidden = (wholes: readonly number[]): ItemSeed[] =>
 
 export const BOND = strand('bond', [
   [
-    'bond-2',
+    'bond 2',
     'The ways to make one and two',
     'of 2',
     bond(1, 2),
@@ -40,7 +40,7 @@ export const BOND = strand('bond', [
     'Nothing and two: is it a way too?',
   ],
   [
-    'bond-3',
+    'bond 3',
     'The ways to make three',
     'of 3',
     bond(3),
@@ -51,7 +51,7 @@ export const BOND = strand('bond', [
     'Two and one, one and two: the same, turned round.',
   ],
   [
-    'bond-4',
+    'bond 4',
     'The ways to make four',
     'of 4',
     bond(4),
@@ -62,7 +62,7 @@ export const BOND = strand('bond', [
     'The whole counted again after one is moved across.',
   ],
   [
-    'bond-5',
+    'bond 5',
     'The ways to make five',
     'of 5',
     bond(5),
@@ -73,7 +73,7 @@ export const BOND = strand('bond', [
     'Known on fingers, and not yet with things.',
   ],
   [
-    'hide-5',
+    'hide 5',
     'How many are hidden?',
     'hidden 5',
     hidden(range(2, 5)),
@@ -84,7 +84,7 @@ export const BOND = strand('bond', [
     'The part in view is said, or the whole.',
   ],
   [
-    'bond-6',
+    'bond 6',
     'The ways to make six',
     'of 6',
     bond(6),
@@ -95,7 +95,7 @@ export const BOND = strand('bond', [
     'Three and three comes first; two and four is forgotten.',
   ],
   [
-    'double-10',
+    'double 10',
     'Doubles',
     'doubles',
     pairs(
@@ -109,7 +109,7 @@ export const BOND = strand('bond', [
     'Four and four: counted, or known?',
   ],
   [
-    'bond-10',
+    'bond 10',
     'The ways to make ten',
     'of 10',
     bond(10),
@@ -120,7 +120,7 @@ export const BOND = strand('bond', [
     'Whether the frame is seen in the mind.',
   ],
   [
-    'three-parts-5',
+    'three-parts 5',
     'Three parts',
     'three parts',
     numbers(range(3, 5)),
@@ -131,7 +131,7 @@ export const BOND = strand('bond', [
     'One part left empty on purpose is right, too.',
   ],
   [
-    'bond-7',
+    'bond 7',
     'The ways to make seven',
     'of 7',
     bond(7),
@@ -142,7 +142,7 @@ export const BOND = strand('bond', [
     'Five and two seen on a frame.',
   ],
   [
-    'bond-8',
+    'bond 8',
     'The ways to make eight',
     'of 8',
     bond(8),
@@ -153,7 +153,7 @@ export const BOND = strand('bond', [
     'Chance shows four and four again and again.',
   ],
   [
-    'bond-9',
+    'bond 9',
     'The ways to make nine',
     'of 9',
     bond(9),
@@ -164,7 +164,7 @@ export const BOND = strand('bond', [
     'One less than ten helps.',
   ],
   [
-    'hide-10',
+    'hide 10',
     'How many of six to ten are hidden?',
     'hidden 10',
     hidden(range(6, 10)),
@@ -175,7 +175,7 @@ export const BOND = strand('bond', [
     'Counting on from the part in view is a good way.',
   ],
   [
-    'three-parts-10',
+    'three-parts 10',
     'Three parts, to ten',
     '3 parts 10',
     numbers(range(6, 10)),
@@ -184,5 +184,30 @@ export const BOND = strand('bond', [
     '',
     'makes six to ten out of three parts',
     'Two parts put together first, then the third.',
+  ],
+  [
+    'bond 20',
+    'The ways to make twenty',
+    'of 20',
+    bond(20),
+    'bond-10 teens',
+    'spoken',
+    '2.OA.B.2 (beginning)',
+    'finds all the ways to make twenty',
+    'What is known of ten helps: six and four, sixteen and four.',
+  ],
+  [
+    'double 20',
+    'Doubles to twenty',
+    'doubles 20',
+    pairs(
+      range(6, 10).map((n): Pair => [n, n]),
+      'sum',
+    ),
+    'double-10',
+    'spoken',
+    '2.OA.B.2 (beginning)',
+    'knows doubles from six and six to ten and ten',
+    'Two hands and two hands: five and five is in each.',
   ],
 ]);

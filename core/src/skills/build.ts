@@ -96,9 +96,12 @@ export function pairs(
   }));
 }
 
-/** One row of the skill map as written in the data files. */
+/**
+ * One row of the skill map as written in the data files. The name is the family and what sets the
+ * skill apart in it, "say 10"; the id joins the two, `say-10`.
+ */
 export type Row = readonly [
-  id: string,
+  name: string,
   title: string,
   short: string,
   items: readonly ItemSeed[],
@@ -110,11 +113,12 @@ export type Row = readonly [
 ];
 
 /** Makes the skills of one strand from its rows; words in lists are parted by spaces and commas. */
-export function strand(name: Strand, rows: readonly Row[]): Skill[] {
+export function strand(of: Strand, rows: readonly Row[]): Skill[] {
   return rows.map(
-    ([id, title, short, seeds, buildsOn, answers, matches, families, watchFor]): Skill => ({
-      id,
-      strand: name,
+    ([name, title, short, seeds, buildsOn, answers, matches, families, watchFor]): Skill => ({
+      id: name.replaceAll(' ', '-'),
+      family: name.split(' ')[0] ?? name,
+      strand: of,
       title,
       short,
       families,

@@ -1,60 +1,38 @@
 import { numberWord } from '../numbers/words.js';
-import { type ItemSeed, pairs, range, strand } from './build.js';
+import { type ItemSeed, range, strand } from './build.js';
 
-type Pair = readonly [number, number];
+/** How far two amounts lie apart, the farthest first: every pair of the range belongs to one. */
+const apart = (differences: readonly number[], largest: number): ItemSeed[] =>
+  differences.map((d) => ({
+    id: `d${d}`,
+    label: d === 0 ? 'the same' : `${numberWord(d)} apart`,
+    number: largest,
+    parts: [largest, largest - d],
+    form: 'apart',
+  }));
 
-/** Pairs a > b to 8 that differ by at least three, the widest apart first. */
-const CLEAR: Pair[] = range(3, 7)
-  .reverse()
-  .flatMap((d) => range(1, 8 - d).map((b): Pair => [b + d, b]));
+const FOUR_OR_MORE: ItemSeed = {
+  id: 'd4',
+  label: 'four or more apart',
+  number: 10,
+  parts: [10, 6],
+  form: 'apart',
+};
+const SIX_OR_MORE: ItemSeed = {
+  id: 'd6',
+  label: 'six or more apart',
+  number: 9,
+  parts: [9, 2],
+  form: 'apart',
+};
 
-/** All pairs 0 to 5, order not counting: the same amount last, neighbors before it. */
-const TO_FIVE: Pair[] = range(0, 5)
-  .reverse()
-  .flatMap((d) => range(0, 5 - d).map((b): Pair => [b + d, b]));
-
-/** For each of six to ten: far apart, nearer, neighbors, the same. */
-const TO_TEN: Pair[] = [4, 2, 1, 0].flatMap((d) => range(6, 10).map((a): Pair => [a, a - d]));
-
-const NUMERALS: Pair[] = [
-  [9, 2],
-  [10, 3],
-  [8, 1],
-  [7, 2],
-  [5, 2],
-  [6, 3],
-  [8, 5],
-  [9, 6],
-  [4, 3],
-  [7, 6],
-  [8, 7],
-  [10, 9],
-];
-
-const DIFFERENCES: Pair[] = [
-  [3, 2],
-  [6, 5],
-  [5, 3],
-  [8, 6],
-  [6, 3],
-  [9, 6],
-  [7, 3],
-  [10, 6],
-  [8, 3],
-  [10, 5],
-];
-
-const SIGNS: Pair[] = [
-  [5, 1],
-  [2, 6],
-  [4, 4],
-  [3, 0],
-  [8, 5],
-  [4, 7],
-  [6, 6],
-  [9, 10],
-  [7, 6],
-  [10, 10],
+/** The relation of two amounts: far apart is easier than neighbors. */
+const RELATIONS: readonly (readonly [id: string, label: string, parts: readonly number[]])[] = [
+  ['more-far', 'more, three or more apart', [8, 5]],
+  ['fewer-far', 'fewer, three or more apart', [2, 6]],
+  ['same', 'the same', [6, 6]],
+  ['more-near', 'more, one or two apart', [7, 6]],
+  ['fewer-near', 'fewer, one or two apart', [9, 10]],
 ];
 
 const step = (list: readonly number[], words: string): ItemSeed[] =>
@@ -64,10 +42,10 @@ const fewer = (list: readonly number[]): ItemSeed[] => step(list, 'one fewer tha
 
 export const COMPARE = strand('compare', [
   [
-    'more-clear',
+    'more clear',
     'Which has more, plain to see',
     'plain',
-    pairs(CLEAR, 'larger'),
+    apart([7, 6, 5, 4, 3], 8),
     '',
     'pick-2',
     'HS 4',
@@ -75,10 +53,10 @@ export const COMPARE = strand('compare', [
     'Pointing to the same side each time.',
   ],
   [
-    'more-5',
+    'more 5',
     'More, fewer, the same',
     'more 5',
-    pairs(TO_FIVE, 'larger'),
+    apart([5, 4, 3, 2, 1, 0], 5),
     'more-clear total-5',
     'pick-3',
     'K.CC.C.6, HS 4',
@@ -86,7 +64,7 @@ export const COMPARE = strand('compare', [
     '“Fewer” heard as “more”.',
   ],
   [
-    'plus1-5',
+    'plus1 5',
     'One more',
     'one more 5',
     more(range(0, 4)),
@@ -97,10 +75,10 @@ export const COMPARE = strand('compare', [
     'Counting all again from one.',
   ],
   [
-    'more-10',
+    'more 10',
     'More, fewer, the same, to ten',
     'more 10',
-    pairs(TO_TEN, 'larger'),
+    apart([4, 3, 2, 1, 0], 10).map((one) => (one.id === 'd4' ? FOUR_OR_MORE : one)),
     'more-5 total-10',
     'pick-3',
     'K.CC.C.6, ELG-NP',
@@ -108,7 +86,7 @@ export const COMPARE = strand('compare', [
     'Spread out wide, it looks like more.',
   ],
   [
-    'minus1-5',
+    'minus1 5',
     'One fewer',
     'one fewer 5',
     fewer(range(1, 5)),
@@ -119,10 +97,10 @@ export const COMPARE = strand('compare', [
     'The number before is said, or the one after?',
   ],
   [
-    'greater-10',
+    'greater 10',
     'The greater numeral',
     'greater',
-    pairs(NUMERALS, 'larger'),
+    apart([6, 5, 4, 3, 2, 1], 9).map((one) => (one.id === 'd6' ? SIX_OR_MORE : one)),
     'name-10 more-10',
     'pick-2',
     'K.CC.C.7',
@@ -130,7 +108,7 @@ export const COMPARE = strand('compare', [
     '6 and 9 taken for each other.',
   ],
   [
-    'plus1-10',
+    'plus1 10',
     'One more, to ten',
     'one more 10',
     more(range(5, 9)),
@@ -141,7 +119,7 @@ export const COMPARE = strand('compare', [
     'Ten after nine.',
   ],
   [
-    'minus1-10',
+    'minus1 10',
     'One fewer, from ten',
     'one fewer 10',
     fewer(range(6, 10)),
@@ -152,10 +130,10 @@ export const COMPARE = strand('compare', [
     'Whether the row is said from one to find it.',
   ],
   [
-    'differ-10',
+    'differ 10',
     'How many more',
     'how many more',
-    pairs(DIFFERENCES, 'larger'),
+    apart([1, 2, 3, 4, 5], 8),
     'more-10 match-10',
     'spoken',
     '',
@@ -163,10 +141,16 @@ export const COMPARE = strand('compare', [
     'The larger amount is said instead of the difference.',
   ],
   [
-    'sign-10',
+    'sign 10',
     '= < > between two amounts',
     'signs',
-    pairs(SIGNS, 'larger'),
+    RELATIONS.map(([id, label, parts]) => ({
+      id,
+      label,
+      number: Math.max(...parts),
+      parts,
+      form: 'relation',
+    })),
     'greater-10',
     'pick-3',
     '1.OA.D.7, 1.NBT.B.3',

@@ -23,7 +23,7 @@ const moved = (list: readonly number[]): ItemSeed[] =>
 
 export const COUNT = strand('count', [
   [
-    'touch-5',
+    'touch 5',
     'One touch, one word',
     'touch 5',
     numbers(range(1, 5)),
@@ -34,7 +34,7 @@ export const COUNT = strand('count', [
     'The hand runs ahead of the words, or the words of the hand.',
   ],
   [
-    'give-3',
+    'give 3',
     'Hands over up to three',
     'give 3',
     numbers(range(1, 3)),
@@ -45,7 +45,7 @@ export const COUNT = strand('count', [
     'Giving a handful whatever was asked.',
   ],
   [
-    'total-5',
+    'total 5',
     'The last word is how many',
     'total 5',
     numbers(range(1, 5)),
@@ -56,7 +56,7 @@ export const COUNT = strand('count', [
     'Counting again when asked how many.',
   ],
   [
-    'touch-10',
+    'touch 10',
     'One touch, one word, to ten',
     'touch 10',
     numbers(range(6, 10)),
@@ -67,7 +67,7 @@ export const COUNT = strand('count', [
     'One thing counted twice where the row begins again.',
   ],
   [
-    'give-5',
+    'give 5',
     'Hands over four and five',
     'give 5',
     numbers(range(4, 5)),
@@ -78,7 +78,7 @@ export const COUNT = strand('count', [
     'Not stopping: counting on past the number asked.',
   ],
   [
-    'layout-5',
+    'layout 5',
     'Counts any layout',
     'layout 5',
     forms(range(3, 5), LAYOUT_FORMS),
@@ -89,7 +89,7 @@ export const COUNT = strand('count', [
     'In a ring: no mark where the count began.',
   ],
   [
-    'total-10',
+    'total 10',
     'The last word is how many, to ten',
     'total 10',
     numbers(range(6, 10)),
@@ -100,7 +100,7 @@ export const COUNT = strand('count', [
     'A wrong total with the right idea is a tracking slip, no more.',
   ],
   [
-    'same-5',
+    'same 5',
     'Moved, still as many',
     'same 5',
     moved(range(3, 5)),
@@ -111,7 +111,7 @@ export const COUNT = strand('count', [
     'Spread out wide, it looks like more.',
   ],
   [
-    'give-10',
+    'give 10',
     'Hands over six to ten',
     'give 10',
     numbers(range(6, 10)),
@@ -122,7 +122,7 @@ export const COUNT = strand('count', [
     'Losing the number asked while counting.',
   ],
   [
-    'place-5',
+    'place 5',
     'First, second, third, fourth, fifth',
     'first … 5th',
     places,
@@ -133,7 +133,7 @@ export const COUNT = strand('count', [
     'From the right-hand end it is a different thing.',
   ],
   [
-    'layout-10',
+    'layout 10',
     'Counts any layout, to ten',
     'layout 10',
     forms(range(6, 10), LAYOUT_FORMS),
@@ -144,7 +144,7 @@ export const COUNT = strand('count', [
     'Moving each one aside makes the heap easy.',
   ],
   [
-    'touch-20',
+    'touch 20',
     'One touch, one word, to twenty',
     'touch 20',
     numbers(range(11, 20)),
@@ -155,7 +155,7 @@ export const COUNT = strand('count', [
     'The words give out before the things do.',
   ],
   [
-    'same-10',
+    'same 10',
     'Moved, still as many, to ten',
     'same 10',
     moved(range(6, 10)),
@@ -166,7 +166,7 @@ export const COUNT = strand('count', [
     'Asking to count again is not wrong: ask what the child expects.',
   ],
   [
-    'give-20',
+    'give 20',
     'Hands over eleven to twenty',
     'give 20',
     numbers(range(11, 20)),

@@ -20,7 +20,7 @@ const TWO_GROUPS = [
 
 export const GLANCE = strand('glance', [
   [
-    'glance-3',
+    'glance 3',
     'One to three at a glance',
     'to 3',
     forms(range(1, 3), [
@@ -35,7 +35,7 @@ export const GLANCE = strand('glance', [
     'Lips or eyes that count after all.',
   ],
   [
-    'glance-5',
+    'glance 5',
     'Up to five at a glance',
     'to 5',
     forms(range(4, 5), [
@@ -51,7 +51,7 @@ export const GLANCE = strand('glance', [
     'Known as a dice look, and not yet when scattered.',
   ],
   [
-    'frame-5',
+    'frame 5',
     'Builds one to five on a frame',
     'frame 5',
     [...numbers(range(1, 5)), ...other(range(1, 4))],
@@ -62,7 +62,7 @@ export const GLANCE = strand('glance', [
     'Whether four is seen as one less than five.',
   ],
   [
-    'frame-10',
+    'frame 10',
     'Builds six to ten on a frame',
     'frame 10',
     [...numbers(range(6, 10)), ...other(range(6, 9)), ...toTen(range(6, 9))],
@@ -73,7 +73,7 @@ export const GLANCE = strand('glance', [
     'The full row of five counted again each time.',
   ],
   [
-    'glance-parts',
+    'glance parts',
     'Sees two groups, says the whole',
     'two groups',
     pairs(TWO_GROUPS, 'sum'),
@@ -84,7 +84,7 @@ export const GLANCE = strand('glance', [
     'Ask how it was seen: three and two, or all one by one?',
   ],
   [
-    'glance-frame',
+    'glance frame',
     'Six to ten on a frame at a glance',
     'frame look',
     forms(range(6, 10), [

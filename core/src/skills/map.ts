@@ -66,12 +66,9 @@ export function skillsOfStrand(strand: Strand): Skill[] {
  * (`say-*` takes in `say-20` and leaves out `say-back-5`, which is a family of its own).
  */
 export function matchSkills(patterns: readonly string[]): string[] {
-  return SKILLS.map((skill) => skill.id).filter((id) =>
-    patterns.some((pattern) => {
-      if (!pattern.endsWith('*')) return id === pattern;
-      const family = pattern.slice(0, -1);
-      return id.startsWith(family) && /^[a-z0-9]+$/.test(id.slice(family.length));
-    }),
+  const wanted = new Set(patterns);
+  return SKILLS.filter(({ id, family }) => wanted.has(id) || wanted.has(`${family}-*`)).map(
+    ({ id }) => id,
   );
 }
 

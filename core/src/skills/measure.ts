@@ -2,7 +2,7 @@ import { named, numbers, range, strand } from './build.js';
 
 export const MEASURE = strand('measure', [
   [
-    'which-more',
+    'which more',
     'Longer, heavier, taller',
     'which more',
     named([
@@ -38,7 +38,7 @@ export const MEASURE = strand('measure', [
     'Both ends right, the middle by trial.',
   ],
   [
-    'holds-more',
+    'holds more',
     'Pours and compares',
     'holds more',
     [
@@ -46,7 +46,7 @@ export const MEASURE = strand('measure', [
         ['pair-clear', 'which holds more, plain to see'],
         ['pair-shape', 'tall and narrow against wide'],
       ]),
-      ...numbers([2, 4, 6, 8, 10]).map((one) => ({ ...one, label: `${one.label} cups` })),
+      ...numbers(range(2, 10)).map((one) => ({ ...one, label: `${one.label} cups` })),
     ],
     'touch-10 which-more',
     'counted',
@@ -55,7 +55,7 @@ export const MEASURE = strand('measure', [
     'Tall is taken for more.',
   ],
   [
-    'units-along',
+    'units along',
     'Measures with equal units, no gaps',
     'units along',
     numbers(range(2, 10)).map((one) => ({ ...one, label: `${one.label} units long` })),
@@ -66,7 +66,7 @@ export const MEASURE = strand('measure', [
     'Gaps, overlaps, an end that sticks out.',
   ],
   [
-    'divide-weight',
+    'divide weight',
     'Lighter or heavier than a chosen weight',
     'lighter?',
     named([
@@ -83,7 +83,7 @@ export const MEASURE = strand('measure', [
     'Does a surprise change the next prediction?',
   ],
   [
-    'estimate-20',
+    'estimate 20',
     'A sensible range for how many, to twenty',
     'range 20',
     numbers([6, 8, 10, 12, 15, 18, 20]),
@@ -94,7 +94,7 @@ export const MEASURE = strand('measure', [
     'A range so wide that nothing is ruled out.',
   ],
   [
-    'estimate-100',
+    'estimate 100',
     'A sensible range for how many, to a hundred',
     'range 100',
     numbers([25, 30, 40, 50, 60, 75, 100]),

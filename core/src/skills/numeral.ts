@@ -71,7 +71,7 @@ const HUNDRED = [21, 23, 32, 34, 45, 43, 54, 56, 65, 67, 76, 78, 87, 89, 98, 92,
 
 export const NUMERAL = strand('numeral', [
   [
-    'name-5',
+    'name 5',
     'Names numerals to five',
     'name 5',
     numbers([1, 3, 4, 2, 5]),
@@ -82,7 +82,7 @@ export const NUMERAL = strand('numeral', [
     '2 and 5 taken for each other.',
   ],
   [
-    'draw-lines',
+    'draw lines',
     'Draws lines and shapes',
     'lines',
     named(LINES),
@@ -93,7 +93,7 @@ export const NUMERAL = strand('numeral', [
     'Slanting strokes come last.',
   ],
   [
-    'match-5',
+    'match 5',
     'Numeral to amount',
     'match 5',
     matching(range(1, 5)),
@@ -104,7 +104,7 @@ export const NUMERAL = strand('numeral', [
     'The numeral is named right and the pile does not follow.',
   ],
   [
-    'order-5',
+    'order 5',
     'Puts numerals in order',
     'order 5',
     numbers(range(1, 5)),
@@ -115,7 +115,7 @@ export const NUMERAL = strand('numeral', [
     'The ends are right and the middle is muddled.',
   ],
   [
-    'name-10',
+    'name 10',
     'Names numerals to ten',
     'name 10',
     numbers([0, 10, 8, 7, 6, 9]),
@@ -126,7 +126,7 @@ export const NUMERAL = strand('numeral', [
     '6 and 9 taken for each other.',
   ],
   [
-    'write-first',
+    'write first',
     'Writes 0 1 3',
     'write 0 1 3',
     numbers([1, 0, 3]),
@@ -137,7 +137,7 @@ export const NUMERAL = strand('numeral', [
     'Starting at the bottom; going round the other way.',
   ],
   [
-    'order-10',
+    'order 10',
     'Puts numerals in order to ten',
     'order 10',
     lookAlikesLast(range(0, 10)),
@@ -148,7 +148,7 @@ export const NUMERAL = strand('numeral', [
     'Where zero belongs; 6 and 9 swapped.',
   ],
   [
-    'match-10',
+    'match 10',
     'Numeral to amount, to ten',
     'match 10',
     matching([0, ...range(6, 10)], [6, 9]),
@@ -159,7 +159,7 @@ export const NUMERAL = strand('numeral', [
     'Zero: nothing is laid, and that is right.',
   ],
   [
-    'write-slant',
+    'write slant',
     'Writes 2 4 7',
     'write 2 4 7',
     numbers([7, 4, 2]),
@@ -170,7 +170,7 @@ export const NUMERAL = strand('numeral', [
     'The slanting stroke; a reversed 2 or 7.',
   ],
   [
-    'gap-10',
+    'gap 10',
     'Finds the missing numeral',
     'gap 10',
     gaps(range(1, 9)),
@@ -181,7 +181,7 @@ export const NUMERAL = strand('numeral', [
     'Counting from one to find it is a good way.',
   ],
   [
-    'name-20',
+    'name 20',
     'Names numerals to twenty',
     'name 20',
     numbers([11, 20, 14, 16, 17, 18, 19, 12, 13, 15], HARD_TEENS),
@@ -192,7 +192,7 @@ export const NUMERAL = strand('numeral', [
     '12 and 21 turned; thirteen and thirty sound alike.',
   ],
   [
-    'forms-10',
+    'forms 10',
     'One number, many forms',
     'forms',
     manyForms,
@@ -203,7 +203,7 @@ export const NUMERAL = strand('numeral', [
     'Counting dots in pairs by twos is a step of its own.',
   ],
   [
-    'write-turns',
+    'write turns',
     'Writes 5 6 8 9',
     'write 5 6 8 9',
     numbers([6, 9, 5, 8]),
@@ -214,7 +214,7 @@ export const NUMERAL = strand('numeral', [
     '8 made of two circles; 5 with its hat forgotten.',
   ],
   [
-    'match-20',
+    'match 20',
     'Numeral to amount, to twenty',
     'match 20',
     matching(range(11, 20)),
@@ -225,7 +225,7 @@ export const NUMERAL = strand('numeral', [
     'Whether ten is seen in it.',
   ],
   [
-    'order-20',
+    'order 20',
     'Puts numerals in order to twenty',
     'order 20',
     numbers(range(10, 20), HARD_TEENS),
@@ -236,7 +236,7 @@ export const NUMERAL = strand('numeral', [
     '12 laid where 20 belongs.',
   ],
   [
-    'gap-20',
+    'gap 20',
     'Finds the missing numeral to twenty',
     'gap 20',
     numbers(range(11, 19), [15]),
@@ -247,7 +247,7 @@ export const NUMERAL = strand('numeral', [
     'Fifteen, where the word is left out too.',
   ],
   [
-    'name-100',
+    'name 100',
     'Names numerals on the hundred chart',
     'name 100',
     numbers(HUNDRED),
@@ -258,7 +258,7 @@ export const NUMERAL = strand('numeral', [
     'Turned pairs such as 23 and 32.',
   ],
   [
-    'write-20',
+    'write 20',
     'Writes 10 to 20',
     'write 20',
     numbers(range(10, 20), HARD_TEENS),

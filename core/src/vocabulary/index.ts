@@ -14,6 +14,7 @@ export * from './note.js';
 export * from './observation.js';
 export * from './possible.js';
 export * from './records.js';
+export * from './round.js';
 export * from './sample.js';
 export * from './sitting.js';
 export * from './skill.js';

@@ -1,12 +1,16 @@
 import * as v from 'valibot';
 import { Day, Id, Instant, Slug, flag, list, oneOf, text } from './basics.js';
 import { CaptureRecord } from './records.js';
+import { Counted, RoundSeen } from './round.js';
 
 export const OUTCOMES = ['own', 'help', 'not-yet', 'not-now'] as const;
 export const ANSWERED = ['spoken', 'shown', 'fingers', 'pointed', 'handed'] as const;
-export const REASONS = ['explained', 'knew', 'none'] as const;
+export const REASONS = ['explained', 'knew', 'counted', 'none'] as const;
 
-/** One try of one child: a fact, written once and never changed. */
+/**
+ * One try of one child: a fact, written once and never changed. In the first form, read still, a
+ * try was asked for one skill and had neither `round` nor `counts`.
+ */
 export const Observation = v.object({
   id: Id,
   childId: Id,
@@ -26,6 +30,10 @@ export const Observation = v.object({
   notedBy: text(40),
   note: text(2000),
   record: CaptureRecord,
+  /** The round of the game in which it was asked. */
+  round: v.optional(RoundSeen),
+  /** What the answer is evidence for; an empty list for a fact that is evidence of nothing. */
+  counts: v.optional(list(Counted, 60)),
 });
 
 /** Takes an observation back: a further fact; the first one stays on record. */

@@ -37,6 +37,8 @@ export const CaptureRecord = v.variant('kind', [
     swapped: list(v.tuple([Amount, Amount]), 20),
     said: v.nullable(Amounts),
     guess: Answer,
+    /** The word at which help came. */
+    helpedAt: v.optional(Answer),
   }),
   kind('count', {
     language: filled(12),
@@ -48,6 +50,8 @@ export const CaptureRecord = v.variant('kind', [
     doubled: Amount,
     answer: Answer,
     recounted: flag,
+    /** The word at which help came. */
+    helpedAt: v.optional(Answer),
   }),
   kind('give', { asked: Amount, given: Answer }),
   kind('frame', {
@@ -123,6 +127,8 @@ export const CaptureRecord = v.variant('kind', [
     predicted: v.nullable(oneOf(['lighter', 'same', 'heavier'] as const)),
     predictedAgain: v.nullable(oneOf(['lighter', 'same', 'heavier'] as const)),
     measuredGrams: Measure,
+    /** What the scale said against the mark. */
+    found: v.optional(v.nullable(oneOf(['lighter', 'same', 'heavier'] as const))),
   }),
   kind('length', {
     thing: filled(60),

@@ -22,6 +22,8 @@ export const Taker = v.object({
   top: Amount,
   /** Ranges the same child was given before in this sitting, first to last: easier and harder. */
   earlier: v.optional(list(Amount, 40)),
+  /** How the child was at the end, where it was said. */
+  mood: v.optional(v.nullable(oneOf(MOODS))),
 });
 
 const Takers = v.pipe(
@@ -44,11 +46,16 @@ export const Sitting = v.object({
   endedAt: v.nullable(Instant),
   mood: v.nullable(oneOf(MOODS)),
   takers: Takers,
+  /** How the adult was, where it was said. */
+  adult: v.optional(v.nullable(oneOf(MOODS))),
 });
 
 export const SittingEnd = v.object({
   endedAt: Instant,
   mood: v.nullable(oneOf(MOODS)),
+  /** The mood of each child for itself. */
+  moods: v.optional(list(v.object({ childId: Id, mood: oneOf(MOODS) }), 12)),
+  adult: v.optional(v.nullable(oneOf(MOODS))),
 });
 
 /** One activity in one moment of one day. */
@@ -125,6 +132,21 @@ export type PlanEntryDraft = v.InferOutput<typeof PlanEntryDraft>;
 export type DaySheet = v.InferOutput<typeof DaySheet>;
 
 const MOST_KEPT = 40;
+
+/** A sitting that is over, with what was said of it at its end. */
+export function ended(sitting: Sitting, { endedAt, mood, moods = [], adult }: SittingEnd): Sitting {
+  const of = new Map(moods.map((one) => [one.childId, one.mood]));
+  return {
+    ...sitting,
+    endedAt,
+    mood,
+    takers: sitting.takers.map((taker) => {
+      const own = of.get(taker.childId);
+      return own === undefined ? taker : { ...taker, mood: own };
+    }),
+    ...(adult === undefined ? {} : { adult }),
+  };
+}
 
 /** A sitting in which one child goes on in another range; the same where it is in that one already. */
 export function inRange(sitting: Sitting, { childId, top }: RangeMove): Sitting {

@@ -53,6 +53,8 @@ export const Item = v.object({
 /** One skill of the map. */
 export const Skill = v.object({
   id: Slug,
+  /** What it shares with others of another range: `say` of `say-5` and `say-10`. */
+  family: Slug,
   strand: oneOf(STRANDS),
   /** Plain title, as in lists. */
   title: filled(60),

@@ -1,4 +1,4 @@
-import type { Sitting, SittingEnd } from '@gumo/core/vocabulary';
+import { type Mood, type Sitting, type SittingEnd, ended } from '@gumo/core/vocabulary';
 import type { Database } from 'better-sqlite3';
 import { taken } from '../problems.js';
 
@@ -29,17 +29,19 @@ export interface Sittings {
   ofChild(childId: string, limit: number): SittingLine[];
 }
 
-interface SittingRow extends Omit<Sitting, 'takers'> {
+interface SittingRow extends Omit<Sitting, 'takers' | 'adult'> {
   readonly takers: string;
+  readonly adult: Mood | null;
 }
 
 const COLUMNS = `s.id, s.activity_id AS activityId, s.plan_entry_id AS planEntryId, s.day,
-  s.started_at AS startedAt, s.ended_at AS endedAt, s.mood, s.takers`;
+  s.started_at AS startedAt, s.ended_at AS endedAt, s.mood, s.takers, s.adult`;
 
-const toSitting = <R extends SittingRow>(row: R): Omit<R, 'takers'> & Sitting => ({
-  ...row,
-  takers: JSON.parse(row.takers) as Sitting['takers'],
-});
+function toSitting<R extends SittingRow>(row: R): Omit<R, 'takers' | 'adult'> & Sitting {
+  const { adult, takers, ...rest } = row;
+  const said = adult === null ? {} : { adult };
+  return { ...rest, takers: JSON.parse(takers) as Sitting['takers'], ...said };
+}
 
 /** What never changes of a sitting: what was begun, when, and with whom. */
 const beginningOf = ({ activityId, planEntryId, day, startedAt, takers }: Sitting): string =>
@@ -48,14 +50,16 @@ const beginningOf = ({ activityId, planEntryId, day, startedAt, takers }: Sittin
 export function sittingsIn(db: Database): Sittings {
   const one = db.prepare(`SELECT ${COLUMNS} FROM sittings s WHERE s.id = ?`);
   const insert = db.prepare(
-    `INSERT INTO sittings (id, activity_id, plan_entry_id, day, started_at, ended_at, mood, takers)
-     VALUES (@id, @activityId, @planEntryId, @day, @startedAt, @endedAt, @mood, @takers)
+    `INSERT INTO sittings (id, activity_id, plan_entry_id, day, started_at, ended_at, mood, takers, adult)
+     VALUES (@id, @activityId, @planEntryId, @day, @startedAt, @endedAt, @mood, @takers, @adult)
      ON CONFLICT (id) DO NOTHING`,
   );
   const insertChild = db.prepare(
     'INSERT INTO sitting_children (sitting_id, child_id) VALUES (?, ?) ON CONFLICT DO NOTHING',
   );
-  const end = db.prepare('UPDATE sittings SET ended_at = ?, mood = ? WHERE id = ?');
+  const end = db.prepare(
+    'UPDATE sittings SET ended_at = ?, mood = ?, takers = ?, adult = ? WHERE id = ?',
+  );
   const takers = db.prepare('UPDATE sittings SET takers = ? WHERE id = ?');
   const ofChild = db.prepare(
     `SELECT ${COLUMNS}, (
@@ -84,7 +88,11 @@ export function sittingsIn(db: Database): Sittings {
     },
     add(sitting) {
       const isNew =
-        insert.run({ ...sitting, takers: JSON.stringify(sitting.takers) }).changes === 1;
+        insert.run({
+          ...sitting,
+          adult: sitting.adult ?? null,
+          takers: JSON.stringify(sitting.takers),
+        }).changes === 1;
       if (!isNew) {
         if (beginningOf(toSitting(one.get(sitting.id) as SittingRow)) !== beginningOf(sitting)) {
           throw taken('sitting');
@@ -95,7 +103,12 @@ export function sittingsIn(db: Database): Sittings {
       return true;
     },
     putTakers: (sitting) => void takers.run(JSON.stringify(sitting.takers), sitting.id),
-    end: (id, { endedAt, mood }) => void end.run(endedAt, mood, id),
+    end(id, how) {
+      const row = one.get(id) as SittingRow | undefined;
+      if (!row) return;
+      const { endedAt, mood, takers: who, adult } = ended(toSitting(row), how);
+      end.run(endedAt, mood, JSON.stringify(who), adult ?? null, id);
+    },
     ofChild: (childId, limit) =>
       (ofChild.all(childId, limit) as (SittingRow & { tries: number })[]).map(toSitting),
   };

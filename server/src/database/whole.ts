@@ -45,11 +45,14 @@ export function* rowsOf(db: Database, part: ListPart): IterableIterator<unknown>
     const rows = db
       .prepare(
         `SELECT id, activity_id AS activityId, plan_entry_id AS planEntryId, day,
-           started_at AS startedAt, ended_at AS endedAt, mood, takers
+           started_at AS startedAt, ended_at AS endedAt, mood, takers, adult
          FROM sittings ORDER BY rowid`,
       )
-      .iterate() as IterableIterator<{ takers: string }>;
-    for (const row of rows) yield { ...row, takers: JSON.parse(row.takers) as unknown };
+      .iterate() as IterableIterator<{ takers: string; adult: string | null }>;
+    for (const { adult, takers, ...row } of rows) {
+      const said = adult === null ? {} : { adult };
+      yield { ...row, takers: JSON.parse(takers) as unknown, ...said };
+    }
     return;
   }
   const bodies = db.prepare(BODIES[part]).pluck().iterate() as IterableIterator<string>;

@@ -100,7 +100,7 @@ export function daysRoutes(context: Context): Router {
     response.json(
       children.map((child) => ({
         childId: child.id,
-        top: topFor(activity, activity.capture, context.progress.of(child), day),
+        top: topFor(activity, context.progress.of(child), day),
       })),
     );
   });

@@ -1,25 +1,34 @@
-import { captureKindOf, promptFor } from '@gumo/core/activities';
 import { isRight, padFor, recordFor } from '@gumo/core/pads';
 import { seeded } from '@gumo/core/numbers';
+import { type Question, questionForItem } from '@gumo/core/rounds';
 import { SKILLS } from '@gumo/core/skills';
 import { type Child, type Observation, type Sitting, addDays } from '@gumo/core/vocabulary';
 import type { Store } from '../database/store.js';
 import { aChild, aSitting, aTry } from './world.js';
 
-const SETTING = { top: 20, languages: [{ tag: 'en', name: 'English' }] };
-type Prompt = NonNullable<ReturnType<typeof promptFor>>;
+const SETTING = { languages: [{ tag: 'en', name: 'English' }] };
 const wrongTaps = new Map<string, ReturnType<typeof tapOf>>();
 
-const tapOf = (prompt: Prompt) =>
-  padFor(prompt, null, SETTING)
+const tapOf = (question: Question) =>
+  padFor(question, null, SETTING)
     .flatMap((group) => group.keys)
-    .find(({ next }) => next && !isRight(prompt, next))?.next ?? null;
+    .find(({ next }) => next && !isRight(question, next))?.next ?? null;
 
-/** The first wrong answer that the pad offers, found once a prompt. */
-function wrongTap(prompt: Prompt): ReturnType<typeof tapOf> {
-  const name = `${prompt.skillId}/${prompt.itemId}`;
-  if (!wrongTaps.has(name)) wrongTaps.set(name, tapOf(prompt));
+/** The first wrong answer that the pad offers, found once a question. */
+function wrongTap(question: Question): ReturnType<typeof tapOf> {
+  const name = `${question.skillId}/${question.itemId}`;
+  if (!wrongTaps.has(name)) wrongTaps.set(name, tapOf(question));
   return wrongTaps.get(name) ?? null;
+}
+
+const questions = new Map<string, Question>();
+
+/** The question for an item, found once. */
+function questionOf(skillId: string, itemId: string): Question {
+  const name = `${skillId}/${itemId}`;
+  const found = questions.get(name) ?? questionForItem(skillId, itemId, ['speaks'])!;
+  questions.set(name, found);
+  return found;
 }
 
 /** A made-up id, the same each time. */
@@ -48,19 +57,23 @@ export function* observations(
     const skill = SKILLS[(sitting * 7 + (n % 2) * 3) % reached]!;
     const item = skill.items[Math.floor(random() * skill.items.length)]!;
     const outcome = random() < 0.75 ? 'own' : random() < 0.5 ? 'help' : 'not-yet';
-    const prompt = promptFor(skill.id, item.id, ['speaks'])!;
+    const question = questionOf(skill.id, item.id);
     const hour = String(8 + (Math.floor(within / 30) % 12)).padStart(2, '0');
     const minute = String((within * 2) % 60).padStart(2, '0');
     yield aTry(childId, {
       id: uuid(no, n),
       sittingId: uuid(no, 10_000_000 + sitting),
-      activityId: captureKindOf(skill.id) === 'count' ? 'handfuls' : 'count-together',
+      activityId: question.right?.kind === 'count' ? 'handfuls' : 'count-together',
       skillId: skill.id,
       itemId: item.id,
       at: `${day}T${hour}:${minute}:00.000Z`,
       day,
       outcome,
-      record: recordFor(prompt, outcome === 'own' ? null : wrongTap(prompt), outcome, 'en'),
+      record: recordFor(
+        question,
+        outcome === 'own' ? question.right : wrongTap(question),
+        outcome,
+      )!,
     });
   }
 }

@@ -57,7 +57,7 @@ const KEYS: readonly (readonly [string, string])[] = [
   ['H', 'Household'],
   ['?', 'these keys'],
   ['Shift + ← →', 'in the week: a card to the day before or after'],
-  ['O  H  N  X', 'at the tray: on own, with help, not yet, not now'],
+  ['O  H  N  X', 'at the tray: on their own, with help, not yet, not today'],
   ['Shift + H', 'with help that was given at once'],
   ['0–9', 'the number that was answered'],
   ['← →', 'the next child'],

@@ -3,10 +3,10 @@ import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
 
 export const OUTCOME_WORDS: Record<Outcome, string> = {
-  own: 'on own',
+  own: 'on their own',
   help: 'with help',
   'not-yet': 'not yet',
-  'not-now': 'not now',
+  'not-now': 'not today',
 };
 
 export const POLICY_WORDS: Record<Policy, string> = {

@@ -90,7 +90,7 @@ export class EntryDialog {
   );
   protected readonly tops = computed(() => {
     const activity = this.activities().find((one) => one.id === this.activityId());
-    return activity ? topsOf(activity, activity.capture) : [];
+    return activity ? topsOf(activity) : [];
   });
 
   constructor() {

@@ -1,6 +1,6 @@
-import { promptFor } from '@gumo/core/activities';
-import { type AnyHandling, HANDLINGS, countOf, sceneFor } from '@gumo/core/handling';
+import { type AnyHandling, HANDLINGS, countOf } from '@gumo/core/handling';
 import { dominoSet } from '@gumo/core/numbers';
+import { questionForItem } from '@gumo/core/rounds';
 import { SKILLS } from '@gumo/core/skills';
 import { Place } from '../testing/place';
 import { type Dropped, SceneView } from './scene';
@@ -64,12 +64,11 @@ describe('what is drawn agrees with what core says', () => {
     expect(numbers()).not.toContain(37);
   });
 
-  it('for prompts of every skill', async () => {
+  it('for questions of every skill', async () => {
     const place = await draw(byId('dots'));
     place.fixture.componentRef.setInput('live', false);
     for (const skill of SKILLS) {
-      const prompt = promptFor(skill.id, skill.items[0]!.id, ['speaks'])!;
-      const scene = sceneFor(prompt, { seed: 's', fill: 'row' });
+      const scene = questionForItem(skill.id, skill.items[0]!.id, ['speaks'])?.scene;
       if (!scene || scene.pieces.some((one) => one.look === 'finger')) continue;
       place.fixture.componentRef.setInput('scene', scene);
       await place.settle();

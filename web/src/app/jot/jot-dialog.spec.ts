@@ -103,7 +103,7 @@ describe('a jot', () => {
 
   it('takes a try back by a further fact', async () => {
     const { place, put, takeBack } = await open(ilse.id);
-    await place.click(/, on own own$/);
+    await place.click(/, on their own own$/);
     takeBack.next();
     const [first, second] = put;
     if (first?.kind !== 'observation' || second?.kind !== 'voiding') throw new Error('not both');

@@ -1,14 +1,16 @@
 import { inject } from '@angular/core';
-import { type Prompt, promptKey, promptsOf, readyPrompts, topsOf } from '@gumo/core/activities';
+import { topsOf } from '@gumo/core/activities';
+import { type ChildState, type Fact, emptyState, fold, frontierOf } from '@gumo/core/evidence';
+import { type Session, creditsOf, playedOf, questionFor } from '@gumo/core/rounds';
+import { skillOf } from '@gumo/core/skills';
 import {
-  type Asked,
-  type ChildState,
-  type Fact,
-  emptyState,
-  fold,
-  nextPrompt,
-} from '@gumo/core/evidence';
-import type { Activity, Mood, Observation, Sitting, Voiding } from '@gumo/core/vocabulary';
+  type Activity,
+  type Observation,
+  type Sitting,
+  type SittingEnd,
+  type Voiding,
+  inRange,
+} from '@gumo/core/vocabulary';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
 import { concatLatestFrom } from '@ngrx/operators';
 import {
@@ -21,7 +23,7 @@ import {
   on,
   props,
 } from '@ngrx/store';
-import { EMPTY, catchError, concatMap, from, map, mergeMap, of } from 'rxjs';
+import { EMPTY, catchError, concat, concatMap, from, map, mergeMap, of } from 'rxjs';
 import { Api } from '../common/api';
 import { Evidence } from './answers';
 import { childrenFeature } from './children';
@@ -41,7 +43,13 @@ export const RunActions = createActionGroup({
     'Taken Back': props<{ voiding: Voiding }>(),
     /** What was noted counts for the choice of the next question; that may come a little later. */
     Weighed: emptyProps(),
-    Ended: props<{ sittingId: string; endedAt: string; mood: Mood | null }>(),
+    /** What chance or the child decided for the question that is on. */
+    'Came Up': props<{ came: readonly number[] }>(),
+    /** The adult changes the number that the round is about. */
+    Picked: props<{ value: number }>(),
+    /** The adult goes on with another part of the chain. */
+    'Part Chosen': props<{ part: number }>(),
+    Ended: props<{ sittingId: string; end: SittingEnd }>(),
   },
 });
 
@@ -52,6 +60,18 @@ interface RunState {
   readonly tops: Readonly<Record<string, number>>;
   /** What was known when the sitting began, by child. */
   readonly evidence: Readonly<Record<string, ChildState>>;
+  /** What was known of each child when the session opened. */
+  readonly before: Readonly<Record<string, ChildState>>;
+  /** Skills worth each child's time when the session opened, those most wanted first. */
+  readonly wanted: Readonly<Record<string, readonly string[]>>;
+  /** What came up so far for the question that is on. */
+  readonly came: readonly number[];
+  /** The number the adult chose for the round that is on, by child. */
+  readonly picks: Readonly<Record<string, number>>;
+  /** The part of the chain that the adult chose, by child, until it is answered. */
+  readonly chosen: Readonly<Record<string, number>>;
+  /** True once something was noted: before that the session is kept nowhere. */
+  readonly kept: boolean;
   /** Noted since the evidence was last brought up to date. */
   readonly unweighed: readonly { readonly childId: string; readonly fact: Fact }[];
   readonly observations: readonly Observation[];
@@ -63,21 +83,37 @@ const initial: RunState = {
   childId: null,
   tops: {},
   evidence: {},
+  before: {},
+  wanted: {},
+  came: [],
+  picks: {},
+  chosen: {},
+  kept: false,
   unweighed: [],
   observations: [],
   voided: [],
 };
 
-function open(sitting: Sitting, observations: Observation[], voided: string[]): RunState {
+function open(
+  sitting: Sitting,
+  observations: Observation[],
+  voided: string[],
+  kept: boolean,
+): RunState {
   return {
+    ...initial,
     sitting,
+    kept,
     childId: sitting.takers[0]?.childId ?? null,
     tops: Object.fromEntries(sitting.takers.map((taker) => [taker.childId, taker.top])),
-    evidence: {},
-    unweighed: [],
     observations,
     voided,
   };
+}
+
+/** Without one key. */
+function without<T>(all: Readonly<Record<string, T>>, key: string): Readonly<Record<string, T>> {
+  return Object.fromEntries(Object.entries(all).filter(([one]) => one !== key));
 }
 
 /** Evidence with one more fact of this sitting; as it was where the fact needs all others too. */
@@ -89,17 +125,41 @@ function folded(evidence: RunState['evidence'], childId: string, fact: Fact): Ru
 
 const reducer = createReducer(
   initial,
-  on(RunActions.begun, (_state, { sitting }): RunState => open(sitting, [], [])),
+  on(RunActions.begun, (_state, { sitting }): RunState => open(sitting, [], [], false)),
   on(RunActions.resumed, (_state, { sitting, observations, voided }): RunState =>
-    open(sitting, observations, voided),
+    open(sitting, observations, voided, true),
   ),
   on(RunActions.evidenceLoaded, (state, { state: known }): RunState => ({
     ...state,
     evidence: { ...state.evidence, [known.childId]: known },
+    before: { ...state.before, [known.childId]: known },
+    wanted: {
+      ...state.wanted,
+      [known.childId]: frontierOf(known, state.sitting?.day ?? '').map(({ skillId }) => skillId),
+    },
   })),
-  on(RunActions.childChosen, (state, { childId }): RunState => ({ ...state, childId })),
+  on(RunActions.childChosen, (state, { childId }): RunState => ({ ...state, childId, came: [] })),
+  on(RunActions.cameUp, (state, { came }): RunState => ({ ...state, came })),
+  on(RunActions.picked, (state, { value }): RunState =>
+    state.childId === null
+      ? state
+      : { ...state, came: [], picks: { ...state.picks, [state.childId]: value } },
+  ),
+  on(RunActions.partChosen, (state, { part }): RunState =>
+    state.childId === null
+      ? state
+      : {
+          ...state,
+          came: [],
+          picks: without(state.picks, state.childId),
+          chosen: { ...state.chosen, [state.childId]: part },
+        },
+  ),
   on(RunActions.noted, (state, { observation }): RunState => ({
     ...state,
+    kept: true,
+    came: [],
+    chosen: without(state.chosen, observation.childId),
     observations: [...state.observations, observation],
     unweighed: [
       ...state.unweighed,
@@ -124,27 +184,23 @@ const reducer = createReducer(
   }),
   on(RunActions.rangeSet, (state, { childId, top }): RunState => ({
     ...state,
+    came: [],
+    picks: without(state.picks, childId),
     tops: { ...state.tops, [childId]: top },
+    sitting: state.sitting && inRange(state.sitting, { childId, top }),
   })),
   on(RunActions.ended, (state): RunState => ({ ...state, sitting: null })),
 );
 
-/** The key of the prompt that a try answered. */
-const keyOfTry = ({ record, skillId, itemId, answered }: Observation): string =>
-  promptKey(record.kind, skillId, itemId ?? '', answered ?? 'spoken');
+/** Most skills that a child is on a card for. */
+const MOST_WANTED = 2;
 
-/** The prompt for a child now: chosen by the core from everything within the range. */
-function choosePrompt(
-  all: readonly Prompt[],
-  activity: Activity,
-  state: ChildState,
-  asked: readonly Asked[],
-  sitting: Sitting,
-): Prompt | null {
-  const pool = readyPrompts(all, state, sitting.day, activity.capture[0]);
-  const seed = `${sitting.id}/${asked.length}`;
-  const chosen = nextPrompt(pool, state, asked, sitting.day, seed);
-  return pool.find((prompt) => prompt.key === chosen?.key) ?? null;
+/** What put a child on the card: what is most worth its time, of what this activity can ask for. */
+function wantsFor(activity: Activity, top: number, frontier: readonly string[]): string[] {
+  const credited = creditsOf(activity);
+  return frontier
+    .filter((id) => credited.has(id) && skillOf(id).to <= Math.max(5, top))
+    .slice(0, MOST_WANTED);
 }
 
 export const runFeature = createFeature({
@@ -157,6 +213,10 @@ export const runFeature = createFeature({
     selectEvidence,
     selectObservations,
     selectVoided,
+    selectWanted,
+    selectCame,
+    selectPicks,
+    selectChosen,
   }) => {
     const selectActivity = createSelector(
       selectSitting,
@@ -175,48 +235,59 @@ export const runFeature = createFeature({
       (id, children) => (id === null ? null : (children[id] ?? null)),
     );
     const selectRanges = createSelector(selectActivity, (activity) =>
-      activity ? topsOf(activity, activity.capture) : [],
-    );
-    /** Everything that can be asked of the child in its range; the same for a whole sitting. */
-    const selectAll = createSelector(
-      selectActivity,
-      selectChild,
-      selectTops,
-      (activity, child, tops) =>
-        activity && child
-          ? promptsOf(activity, tops[child.id] ?? 5, activity.capture, child.answerModes)
-          : [],
+      activity ? topsOf(activity) : [],
     );
     /** What is known of the child whose turn it is. */
     const selectKnown = createSelector(selectChildId, selectEvidence, (id, evidence) =>
       id === null ? undefined : evidence[id],
     );
-    const selectPrompt = createSelector(
-      selectAll,
-      selectActivity,
-      selectChild,
-      selectKnown,
+    /** The game of the child whose turn it is, as far as it went. */
+    const selectGame = createSelector(
+      createSelector(selectActivity, selectChild, selectKnown, (...one) => one),
+      createSelector(selectTops, selectWanted, selectPicks, selectChosen, (...one) => one),
       selectStanding,
       selectSitting,
-      (all, activity, child, known, standing, sitting) => {
+      householdFeature.selectHousehold,
+      ([activity, child, known], [tops, wanted, picks, chosen], standing, sitting, household) => {
         if (!activity || !child || !sitting || !known) return null;
-        const asked = standing
-          .filter((one) => one.childId === child.id)
-          .map((one) => ({ key: keyOfTry(one), outcome: one.outcome }));
-        return choosePrompt(all, activity, known, asked, sitting);
+        const top = tops[child.id] ?? 5;
+        const own = standing.filter((one) => one.childId === child.id);
+        const session: Omit<Session, 'came'> = {
+          activity,
+          top,
+          state: known,
+          name: child.name,
+          modes: child.answerModes,
+          wants: wantsFor(activity, top, wanted[child.id] ?? []),
+          past: own.flatMap((one) => playedOf(one) ?? []),
+          picked: picks[child.id] ?? null,
+          chosen: chosen[child.id] ?? null,
+          today: sitting.day,
+          seed: `${sitting.id}/${child.id}`,
+          language: household?.languages[0] ?? 'en',
+          fill: household?.frameFill === 'pairs' ? 'pairs' : 'row',
+          forced: null,
+        };
+        return session;
       },
+    );
+    const selectQuestion = createSelector(selectGame, selectCame, (game, came) =>
+      game ? questionFor({ ...game, came }) : null,
     );
     /** Another one whenever something changed that the prompt hangs on; costs nothing to read. */
     const selectTurn = createSelector(
-      selectActivity,
-      selectChild,
-      selectTops,
-      selectKnown,
-      selectStanding,
-      selectSitting,
+      createSelector(selectActivity, selectChild, selectTops, selectKnown, (...upon) => upon),
+      createSelector(selectStanding, selectSitting, selectPicks, selectChosen, (...upon) => upon),
       (...upon) => upon,
     );
-    return { selectActivity, selectStanding, selectChild, selectRanges, selectPrompt, selectTurn };
+    return {
+      selectActivity,
+      selectStanding,
+      selectChild,
+      selectRanges,
+      selectQuestion,
+      selectTurn,
+    };
   },
 });
 
@@ -247,28 +318,42 @@ export const loadEvidence = createEffect(
   { functional: true },
 );
 
-/** Everything noted goes through the outbox, in order. */
+/** Everything noted goes through the outbox, in order; the session itself with its first record. */
 export const keepRun = createEffect(
   (actions = inject(Actions), outbox = inject(Outbox), store = inject(Store)) => {
+    let sent: string | null = null;
     return actions.pipe(
       ofType(
-        RunActions.begun,
+        RunActions.resumed,
         RunActions.noted,
         RunActions.takenBack,
         RunActions.rangeSet,
         RunActions.ended,
       ),
-      concatLatestFrom(() => store.select(runFeature.selectSitting)),
-      concatMap(([action, sitting]) => {
+      concatLatestFrom(() => [
+        store.select(runFeature.selectSitting),
+        store.select(runFeature.selectKept),
+      ]),
+      concatMap(([action, sitting, kept]) => {
         switch (action.type) {
-          case RunActions.begun.type:
-            return outbox.put({ kind: 'sitting', sitting: action.sitting });
-          case RunActions.noted.type:
-            return outbox.put({ kind: 'observation', observation: action.observation });
+          case RunActions.resumed.type:
+            sent = action.sitting.id;
+            return EMPTY;
+          case RunActions.noted.type: {
+            const { observation } = action;
+            const begins = sitting !== null && sent !== sitting.id;
+            if (begins) sent = sitting.id;
+            return begins
+              ? concat(
+                  outbox.put({ kind: 'sitting', sitting }),
+                  outbox.put({ kind: 'observation', observation }),
+                )
+              : outbox.put({ kind: 'observation', observation });
+          }
           case RunActions.takenBack.type:
             return outbox.put({ kind: 'voiding', voiding: action.voiding });
           case RunActions.rangeSet.type:
-            return sitting
+            return sitting && kept
               ? outbox.put({
                   kind: 'range',
                   sittingId: sitting.id,
@@ -276,11 +361,9 @@ export const keepRun = createEffect(
                 })
               : EMPTY;
           case RunActions.ended.type:
-            return outbox.put({
-              kind: 'end',
-              sittingId: action.sittingId,
-              end: { endedAt: action.endedAt, mood: action.mood },
-            });
+            return sent === action.sittingId
+              ? outbox.put({ kind: 'end', sittingId: action.sittingId, end: action.end })
+              : EMPTY;
         }
       }),
     );

@@ -1,3 +1,4 @@
+import { triedAs } from '@gumo/core/rounds';
 import type { ChildState } from '@gumo/core/evidence';
 import { emptyState } from '@gumo/core/evidence';
 import { findActivity } from '@gumo/core/activities';
@@ -56,26 +57,25 @@ describe('the run in the store', () => {
     RunActions.evidenceLoaded({ state: emptyState('c1', 'middle') }),
   ].reduce(runFeature.reducer, runFeature.reducer(undefined, start));
 
-  it('asks within the range, and never the same twice running', () => {
+  it('invites a handful and counts what was taken, never the same question twice running', () => {
     let run = open;
-    let last = '';
-    for (let tries = 0; tries < 12; tries++) {
-      const prompt = runFeature.selectPrompt({ ...rest, run } as never);
-      expect(prompt!.expected).toBeLessThanOrEqual(5);
-      expect(prompt!.key).not.toBe(last);
-      last = prompt!.key;
-      const { skillId, itemId } = prompt!;
-      run = runFeature.reducer(
-        run,
-        RunActions.noted({ observation: { ...own(`o${tries}`), skillId, itemId } }),
-      );
+    for (const [i, n] of [8, 3, 12].entries()) {
+      const invited = runFeature.selectQuestion({ ...rest, run } as never)!;
+      expect(invited.right).withContext('nothing is asked before it is known').toBeNull();
+      run = runFeature.reducer(run, RunActions.cameUp({ came: [n] }));
+      const question = runFeature.selectQuestion({ ...rest, run } as never)!;
+      expect(question.right).toEqual(jasmine.objectContaining({ kind: 'count', n }));
+      const observation = { ...own(`o${i}`), ...triedAs(question, null, 'own')! };
+      run = runFeature.reducer(run, RunActions.noted({ observation }));
       run = runFeature.reducer(run, RunActions.weighed());
+      expect(run.came).toEqual([]);
     }
+    expect(run.kept).toBeTrue();
   });
 
-  it('waits with the first prompt until it is known what the child can do', () => {
+  it('waits with the first question until it is known what the child can do', () => {
     const run = runFeature.reducer(undefined, RunActions.begun({ sitting }));
-    expect(runFeature.selectPrompt({ ...rest, run } as never)).toBeNull();
+    expect(runFeature.selectQuestion({ ...rest, run } as never)).toBeNull();
   });
 
   it('takes a try back from the list and from what is believed', () => {

@@ -8,7 +8,7 @@ import {
   signal,
 } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
-import { type Prompt, promptsOf, topsOf } from '@gumo/core/activities';
+import { topsOf } from '@gumo/core/activities';
 import { findSheet, proposedFor } from '@gumo/core/sheets';
 import { matchSkills, skillOf } from '@gumo/core/skills';
 import { type NeedLine, careFor, cautionsAt, clothedIn, needsOf } from '@gumo/core/things';
@@ -22,8 +22,10 @@ import { Icon } from '../../common/icon';
 import { PegMark } from '../../common/peg-mark';
 import { CautionList } from '../../common/caution-list';
 import { listWords } from '../../common/words';
-import { sceneFor } from '@gumo/core/handling';
-import { PromptPicture } from '../../handling/prompt-picture';
+import { seeded } from '@gumo/core/numbers';
+import { emptyState } from '@gumo/core/evidence';
+import { playOut } from '@gumo/core/rounds';
+import { SceneView } from '../../handling/scene';
 import { OwnActivities, Tops } from '../../state/answers';
 import { childrenFeature } from '../../state/children';
 import { dayFeature, DayActions } from '../../state/day';
@@ -45,14 +47,14 @@ const STEP_WORDS: Record<string, string> = {
 const WAY_WORDS = { led: 'led', presented: 'presented', 'left-out': 'left out for free choice' };
 const PLACE_WORDS = { in: 'indoors', out: 'outdoors', either: 'indoors or out' };
 
-/** True where something lies there for a prompt. */
-const isDrawn = (prompt: Prompt): boolean => sceneFor(prompt, { seed: '', fill: 'row' }) !== null;
+/** Questions looked through for one that lies there. */
+const SAMPLES = 4;
 
 /** One activity: for whom, how far, how many of what, the steps, and *Begin*. */
 @Component({
   selector: 'gumo-activity-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [BandSign, CautionList, Icon, PegMark, PromptPicture, RouterLink],
+  imports: [BandSign, CautionList, Icon, PegMark, SceneView, RouterLink],
   templateUrl: './activity-page.html',
   styleUrl: './activity-page.scss',
 })
@@ -100,7 +102,7 @@ export class ActivityPage {
   );
   protected readonly tops = computed(() => {
     const one = this.activity();
-    return one ? topsOf(one, one.capture) : [];
+    return one ? topsOf(one) : [];
   });
   /** Top of the range of each child who takes part. */
   protected readonly taking = signal<Readonly<Record<string, number>>>({});
@@ -167,15 +169,26 @@ export class ActivityPage {
     const activity = this.activity();
     if (!activity) return null;
     const top = Math.max(...this.sizes().tops);
-    const prompts = promptsOf(activity, top, activity.capture, ['speaks']);
-    const drawn = prompts.filter(isDrawn);
-    const from = drawn.length > 0 ? drawn : prompts;
-    return from[Math.floor(from.length / 2)] ?? null;
-  });
-
-  protected readonly isDrawn = computed(() => {
-    const sample = this.sample();
-    return sample !== null && isDrawn(sample);
+    const session = {
+      activity,
+      top,
+      state: emptyState('', 'middle'),
+      name: this.takers()[0]?.name ?? '',
+      modes: ['speaks' as const],
+      wants: [],
+      past: [],
+      came: [],
+      picked: null,
+      chosen: null,
+      today: this.clock.today(),
+      seed: activity.id,
+      language: 'en',
+      fill: 'row' as const,
+      forced: null,
+    };
+    const played = playOut(session, SAMPLES, seeded(1), () => ({ outcome: 'own', tapped: null }));
+    const questions = played.map((one) => one.question);
+    return questions.find(({ scene }) => scene !== null) ?? questions[0] ?? null;
   });
 
   private loading: Promise<void> = Promise.resolve();

@@ -9,7 +9,7 @@ import {
   untracked,
 } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
-import { captureKindOf, explain } from '@gumo/core/activities';
+import { explain } from '@gumo/core/activities';
 import { SKILLS, findSkill, matchSkills } from '@gumo/core/skills';
 import {
   BANDS,
@@ -77,7 +77,6 @@ const EMPTY: Omit<Draft, 'id'> = {
   seat: 'beside the child',
   skills: [],
   needs: [],
-  capture: ['note'],
   steps: [
     { kind: 'lay', text: '' },
     { kind: 'show', text: '' },
@@ -308,11 +307,9 @@ export class OwnActivityForm {
   protected async keep(event: Event | null, archived = false): Promise<void> {
     event?.preventDefault();
     const draft = this.draft();
-    const kinds = new Set(matchSkills(draft.skills).map((id) => captureKindOf(id)));
     const row = {
       ...draft,
       archived,
-      capture: kinds.size > 0 ? [...kinds].slice(0, 6) : draft.capture,
       steps: draft.steps.filter((step) => step.text.trim() !== ''),
       version: Math.max(1, draft.version),
     };

@@ -10,7 +10,6 @@ import {
 } from '@angular/core';
 import { LiveAnnouncer } from '@angular/cdk/a11y';
 import { RouterLink } from '@angular/router';
-import { promptFor } from '@gumo/core/activities';
 import {
   type ChildState,
   type Fact,
@@ -23,6 +22,7 @@ import {
   pegsByAge,
 } from '@gumo/core/evidence';
 import { recordFor } from '@gumo/core/pads';
+import { questionForItem } from '@gumo/core/rounds';
 import { STRANDS, STRAND_TITLES, type Strand, skillOf, skillsOfStrand } from '@gumo/core/skills';
 import { type Observation, type Outcome, type Pegs, ageOn } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
@@ -33,7 +33,7 @@ import { Icon } from '../../common/icon';
 import { PegMark } from '../../common/peg-mark';
 import { OUTCOME_WORDS } from '../../common/words';
 import { OutcomeBar, outcomeOfKey } from '../../handling/outcome-bar';
-import { PromptPicture } from '../../handling/prompt-picture';
+import { SceneView } from '../../handling/scene';
 import { Evidence } from '../../state/answers';
 import { childrenFeature } from '../../state/children';
 import { householdFeature } from '../../state/household';
@@ -45,7 +45,7 @@ type PegPlaces = Pegs['pegs'];
 @Component({
   selector: 'gumo-first-look',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Icon, OutcomeBar, PegMark, PromptPicture, RouterLink],
+  imports: [Icon, OutcomeBar, PegMark, SceneView, RouterLink],
   templateUrl: './first-look.html',
   styleUrl: './first-look.scss',
   host: { '(document:keydown)': 'press($event)' },
@@ -84,7 +84,7 @@ export class FirstLook {
     const [look, child] = [this.look(), this.child()];
     if (this.phase() !== 'ask' || !look || !child) return null;
     const next = nextLook(look, this.tries());
-    return next ? promptFor(next.skillId, next.itemId, child.answerModes) : null;
+    return next ? questionForItem(next.skillId, next.itemId, child.answerModes) : null;
   });
   protected readonly strandOfPrompt = computed(() => {
     const prompt = this.prompt();
@@ -189,9 +189,10 @@ export class FirstLook {
     this.window?.scrollTo(0, 0);
   }
 
-  protected note(outcome: Outcome, triedFirst = true): void {
+  protected note(outcome: Outcome): void {
     const [prompt, child] = [this.prompt(), this.child()];
-    if (!prompt || !child) return;
+    const record = prompt && recordFor({ ...prompt, heard: true }, null, outcome);
+    if (!prompt || !child || !record) return;
     const observation: Observation = {
       id: uuid(),
       childId: child.id,
@@ -202,13 +203,14 @@ export class FirstLook {
       at: this.clock.instant(),
       day: this.clock.today(),
       outcome,
-      triedFirst,
+      triedFirst: true,
       answered: prompt.way,
       reason: null,
       things: [],
       notedBy: '',
       note: '',
-      record: recordFor(prompt, null, outcome, this.household()?.languages[0] ?? 'en'),
+      record,
+      counts: prompt.counts.map((one) => ({ ...one })),
     };
     void this.outbox.put({ kind: 'observation', observation });
     // The list first: what comes next depends on it and on the state together.
@@ -238,7 +240,7 @@ export class FirstLook {
   protected press(event: KeyboardEvent): void {
     if (event.ctrlKey || event.metaKey || event.altKey || this.phase() !== 'ask') return;
     const noted = outcomeOfKey(event);
-    if (noted) this.note(noted.outcome, noted.triedFirst);
+    if (noted) this.note(noted);
     else if (event.key === 'Backspace') this.takeBack();
     else if (event.key.toLowerCase() === 'e') this.stop();
     else return;

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
 import type { Key, KeyGroup } from '@gumo/core/pads';
 import type { CaptureRecord } from '@gumo/core/vocabulary';
 
@@ -6,6 +7,7 @@ import type { CaptureRecord } from '@gumo/core/vocabulary';
 @Component({
   selector: 'gumo-answer-pad',
   changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [MatButtonModule],
   template: `
     @for (group of groups(); track group.id) {
       <div
@@ -16,10 +18,13 @@ import type { CaptureRecord } from '@gumo/core/vocabulary';
       >
         @for (key of group.keys; track $index) {
           <button
+            matButton="tonal"
             type="button"
             [class]="key.mark"
-            [class.child-reads]="group.look === 'numbers' || group.look === 'cards'"
-            [attr.aria-pressed]="group.look === 'cards' || group.look === 'pieces' ? null : key.on"
+            [class.child-reads]="
+              group.look === 'numbers' || group.look === 'cards' || group.look === 'keypad'
+            "
+            [attr.aria-pressed]="noPress.includes(group.look) ? null : key.on"
             [attr.aria-label]="key.aloud"
             (click)="tapped.emit(key.next)"
           >
@@ -56,12 +61,17 @@ export class AnswerPad {
   readonly groups = input.required<readonly KeyGroup[]>();
   /** The record after the tap; null for the untouched pad. */
   readonly tapped = output<CaptureRecord | null>();
+  /** Keys that change something each time, and are not on or off. */
+  protected readonly noPress: readonly KeyGroup['look'][] = ['cards', 'pieces', 'keypad'];
 }
 
 /** The key that typed digits stand for, in the first group that has it. */
 export function keyTyped(groups: readonly KeyGroup[], digits: string): Key | null {
   for (const { look, keys } of groups) {
-    const found = look === 'numbers' ? keys.find((one) => one.label === digits) : undefined;
+    const found =
+      look === 'numbers' || look === 'keypad'
+        ? keys.find((one) => one.label === digits)
+        : undefined;
     if (found) return found;
   }
   return null;

@@ -7,10 +7,10 @@ import {
   signal,
   untracked,
 } from '@angular/core';
-import { expectedRecord, isRight, padFor, recordFor } from '@gumo/core/pads';
-import type { Prompt } from '@gumo/core/activities';
+import { isAnswered, isRight, padFor } from '@gumo/core/pads';
+import { type Question, isComplete } from '@gumo/core/rounds';
 import type { TraceSeen } from '@gumo/core/sheets';
-import type { Answered, CaptureRecord, Outcome } from '@gumo/core/vocabulary';
+import type { Answered, CaptureRecord } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
 import { afterPaint } from '../../common/after-paint';
 import { languageName } from '../../common/words';
@@ -19,50 +19,51 @@ import { RunActions, runFeature } from '../../state/run';
 import { keyTyped } from './answer-pad';
 import type { Reason } from './how-answered';
 
-/** The pad of the try that is on: what stands on it, how the child answered, and why. */
+/** The try that is on: what is asked, what stands on its pad, how the child answered, and why. */
 @Injectable()
 export class Answering {
   private readonly store = inject(Store);
   private readonly turn = this.store.selectSignal(runFeature.selectTurn);
-  private readonly next = this.store.selectSignal(runFeature.selectPrompt);
+  private readonly live = this.store.selectSignal(runFeature.selectQuestion);
   /** What is asked, and the turn that it was chosen for. */
-  private readonly asked = signal<{ readonly turn: unknown; readonly prompt: Prompt | null }>({
+  private readonly asked = signal<{ readonly turn: unknown; readonly question: Question | null }>({
     turn: null,
-    prompt: null,
+    question: null,
   });
-  private readonly child = this.store.selectSignal(runFeature.selectChild);
-  private readonly tops = this.store.selectSignal(runFeature.selectTops);
   private readonly household = this.store.selectSignal(householdFeature.selectHousehold);
 
-  /** The question that stands; it stays until the next one is chosen. */
-  readonly prompt = computed(() => this.asked().prompt);
   /** While the next question is being chosen, no answer is taken: it would be for the last one. */
   readonly waiting = computed(() => this.asked().turn !== this.turn());
-  private readonly language = computed(() => this.household()?.languages[0] ?? 'en');
+  /** The question that stands; it stays until the next one is chosen. */
+  readonly question = computed(() => (this.waiting() ? this.asked().question : this.live()));
+  /** True once it is known what came up, so that something can be asked. */
+  readonly complete = computed(() => {
+    const question = this.question();
+    return question !== null && question.right !== null && isComplete(question);
+  });
   private typed = '';
 
-  /** What stands on the pad after a touch; null while it is as expected. */
+  /** What stands on the pad after a touch; null while it is untouched. */
   readonly tapped = linkedSignal<unknown, CaptureRecord | null>({
-    source: () => this.asked(),
+    source: () => this.question(),
     computation: () => null,
   });
   readonly answered = linkedSignal<unknown, Answered>({
-    source: () => this.asked(),
-    computation: () => untracked(() => this.prompt()?.way ?? 'spoken'),
+    source: () => this.question(),
+    computation: () => untracked(() => this.question()?.way ?? 'spoken'),
   });
   readonly reason = linkedSignal<unknown, Reason>({
-    source: () => this.asked(),
+    source: () => this.question(),
     computation: () => null,
   });
-  readonly top = computed(() => this.tops()[this.child()?.id ?? ''] ?? 5);
   readonly pad = computed(() => {
-    const prompt = this.prompt();
-    if (!prompt) return [];
+    const question = this.question();
+    if (!question) return [];
     const languages = (this.household()?.languages ?? ['en']).map((tag) => ({
       tag,
       name: languageName(tag),
     }));
-    return padFor(prompt, this.tapped(), { top: this.top(), languages });
+    return padFor(question, this.tapped(), { languages });
   });
   /** Looks of the pad's keys: with another shape all is drawn anew, so that nothing is moved about. */
   readonly shape = computed(() =>
@@ -70,9 +71,14 @@ export class Answering {
       .map(({ look, keys }) => `${look} ${keys.length}`)
       .join(),
   );
+  /** True where an answer was made, or needs none to be tapped. */
+  readonly made = computed(() => {
+    const question = this.question();
+    return question !== null && this.complete() && isAnswered(question, this.tapped());
+  });
   readonly right = computed(() => {
-    const prompt = this.prompt();
-    return prompt === null || isRight(prompt, this.standing() as CaptureRecord);
+    const [question, record] = [this.question(), this.standing()];
+    return question === null || record === null || isRight(question, record);
   });
 
   constructor() {
@@ -80,26 +86,25 @@ export class Answering {
     effect(() => {
       // Both are looked at themselves: `waiting` is as it was where the next turn comes at once.
       if (this.asked().turn === this.turn()) return;
-      untracked(() => (this.prompt() ? soon(() => this.ask()) : this.ask()));
+      untracked(() => (this.question() ? soon(() => this.ask()) : this.ask()));
     });
   }
 
   private ask(): void {
+    this.typed = '';
     this.store.dispatch(RunActions.weighed());
-    this.asked.set({ turn: this.turn(), prompt: this.next() });
+    this.asked.set({ turn: this.turn(), question: this.live() });
   }
 
   /** What stands on the pad now; null where nothing is asked. */
   standing(): CaptureRecord | null {
-    const prompt = this.prompt();
-    return prompt && (this.tapped() ?? expectedRecord(prompt, this.language()));
+    return this.tapped() ?? this.question()?.right ?? null;
   }
 
-  /** The record of the try with this outcome; null where nothing is asked. */
-  recordFor(outcome: Outcome): CaptureRecord | null {
-    const prompt = this.prompt();
+  /** What chance or the child decided, tapped. */
+  cameUp(came: readonly number[]): void {
     this.typed = '';
-    return prompt && recordFor(prompt, this.tapped(), outcome, this.language());
+    this.store.dispatch(RunActions.cameUp({ came }));
   }
 
   /** What was seen in a digit that was written on the screen. */
@@ -122,8 +127,16 @@ export class Answering {
     if (record?.kind === 'glance' && seconds > 0) this.tapped.set({ ...record, seconds });
   }
 
-  /** Digits typed one after the other make a number as long as the pad has it. */
+  /** Digits typed one after the other make a number: what came up first, then the answer. */
   type(digit: string): void {
+    const question = this.question();
+    if (!question) return;
+    const { cameUp, came } = question;
+    if (cameUp && came.length < cameUp.least) {
+      const n = Number(digit);
+      if (n >= cameUp.low && n <= cameUp.high) this.cameUp([...came, n]);
+      return;
+    }
     const longer = keyTyped(this.pad(), this.typed + digit);
     this.typed = longer ? this.typed + digit : digit;
     const key = longer ?? keyTyped(this.pad(), digit);

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
+import { MatButtonToggleModule } from '@angular/material/button-toggle';
 import { ANSWERED, type Answered, type Observation } from '@gumo/core/vocabulary';
 
 export type Reason = NonNullable<Observation['reason']> | null;
@@ -13,37 +14,36 @@ const WAYS: Record<Answered, string> = {
 const REASONS: readonly (readonly [NonNullable<Reason>, string])[] = [
   ['explained', 'explained it'],
   ['knew', 'just knew'],
+  ['counted', 'found by counting'],
 ];
 
-/** How the child answered, and whether it could say how it knew: both stand there, one tap changes. */
+/** How the child answered, and whether they could say how they knew: one tap changes either. */
 @Component({
   selector: 'gumo-how-answered',
   changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [MatButtonToggleModule],
   template: `
-    <div role="radiogroup" aria-label="How the child answered">
+    <mat-button-toggle-group
+      aria-label="How the child answered"
+      hideSingleSelectionIndicator
+      [value]="answered()"
+      (change)="answeredChange.emit($event.value)"
+    >
       @for (way of ways; track way) {
-        <button
-          type="button"
-          role="radio"
-          [attr.aria-checked]="answered() === way"
-          (click)="answeredChange.emit(way)"
-        >
-          {{ words[way] }}
-        </button>
+        <mat-button-toggle [value]="way">{{ words[way] }}</mat-button-toggle>
       }
-    </div>
-    <div role="group" aria-label="How do you know?" class="reason">
-      <span>How do you know?</span>
+    </mat-button-toggle-group>
+    <mat-button-toggle-group
+      multiple
+      aria-label="How do you know?"
+      hideMultipleSelectionIndicator
+      [value]="reason() === null ? [] : [reason()]"
+      (change)="choose($event.value)"
+    >
       @for (one of reasons; track one[0]) {
-        <button
-          type="button"
-          [attr.aria-pressed]="reason() === one[0]"
-          (click)="reasonChange.emit(reason() === one[0] ? null : one[0])"
-        >
-          {{ one[1] }}
-        </button>
+        <mat-button-toggle [value]="one[0]">{{ one[1] }}</mat-button-toggle>
       }
-    </div>
+    </mat-button-toggle-group>
   `,
   styles: `
     :host {
@@ -52,48 +52,31 @@ const REASONS: readonly (readonly [NonNullable<Reason>, string])[] = [
       justify-content: center;
       gap: 4px 24px;
     }
-    div {
-      display: flex;
-      align-items: center;
-      gap: 2px;
-    }
-    button {
-      min-block-size: 56px;
-      min-inline-size: 56px;
-      padding: 0 10px;
+    mat-button-toggle-group {
       border: 0;
-      border-bottom: 3px solid transparent;
+    }
+    mat-button-toggle {
+      border: 0 !important;
       border-radius: 10px;
       background: none;
-      color: var(--ink);
       font-size: 14px;
-      cursor: pointer;
+      --mat-button-toggle-height: 56px;
     }
-    [aria-checked='true'],
-    [aria-pressed='true'] {
-      border-bottom-color: var(--primary);
+    .mat-button-toggle-checked {
       background: var(--sheet);
       font-weight: 650;
     }
-    span {
-      padding-right: 6px;
-      font-size: 14px;
-      color: var(--ink-soft);
-    }
     @media (max-width: 700px) {
       :host {
-        gap: 2px;
+        gap: 0;
+        flex-wrap: nowrap;
       }
-      div {
-        inline-size: 100%;
-        justify-content: center;
-      }
-      span {
+      mat-button-toggle {
         font-size: 13px;
+        --mat-button-toggle-label-text-size: 13px;
       }
-      button {
-        flex: 1;
-        padding: 0 4px;
+      mat-button-toggle-group + mat-button-toggle-group {
+        display: none;
       }
     }
   `,
@@ -106,4 +89,9 @@ export class HowAnswered {
   protected readonly ways = ANSWERED;
   protected readonly words = WAYS;
   protected readonly reasons = REASONS;
+
+  /** At most one holds: the last one tapped. */
+  protected choose(chosen: readonly NonNullable<Reason>[]): void {
+    this.reasonChange.emit(chosen.find((one) => one !== this.reason()) ?? null);
+  }
 }

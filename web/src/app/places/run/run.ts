@@ -5,29 +5,24 @@ import {
   effect,
   inject,
   input,
-  linkedSignal,
   signal,
   untracked,
 } from '@angular/core';
 import { LiveAnnouncer } from '@angular/cdk/a11y';
 import { Router } from '@angular/router';
-import { helpFor, neighborTop } from '@gumo/core/activities';
-import { slipsOf } from '@gumo/core/evidence';
-import { sceneFor } from '@gumo/core/handling';
-import { acknowledge, patternSlip } from '@gumo/core/pads';
+import { neighborTop } from '@gumo/core/activities';
 import { type TraceSeen, usualWish } from '@gumo/core/sheets';
-import { findItem } from '@gumo/core/skills';
 import { careFor, cautionsAt, inReach, needsOf } from '@gumo/core/things';
-import type { Child, Mood, Observation, Outcome } from '@gumo/core/vocabulary';
+import type { Child, Outcome } from '@gumo/core/vocabulary';
+import { MatButtonModule } from '@angular/material/button';
+import { MatDialog } from '@angular/material/dialog';
+import { MatMenuModule } from '@angular/material/menu';
+import { MatTooltipModule } from '@angular/material/tooltip';
 import { Store } from '@ngrx/store';
-import { v7 as uuid } from 'uuid';
 import { Api } from '../../common/api';
-import { BandSign } from '../../common/band-sign';
-import { CautionList } from '../../common/caution-list';
 import { Clock } from '../../common/clock';
 import { Icon } from '../../common/icon';
-import { PegMark } from '../../common/peg-mark';
-import { OUTCOME_WORDS, topWords } from '../../common/words';
+import { topWords } from '../../common/words';
 import { MinuteRing } from '../../handling/minute-ring';
 import { OutcomeBar, outcomeOfKey } from '../../handling/outcome-bar';
 import { SceneView } from '../../handling/scene';
@@ -43,30 +38,40 @@ import { sittingSoFar } from '../../state/sitting-so-far';
 import { ThingsActions, thingsFeature } from '../../state/things';
 import { AnswerPad } from './answer-pad';
 import { Answering } from './answering';
-import { EndQuestion } from './end-question';
+import { CameUp } from './came-up';
+import { Finishing } from './finishing';
 import { HowAnswered } from './how-answered';
+import { Noting } from './noting';
+import { Participants } from './participants';
 import { SoFar } from './so-far';
+import { StepList } from './step-list';
+import { Told } from './told';
 import { TraceScreen } from './trace-screen';
+import { WaysList } from './ways-list';
 
-/** At the tray: one activity, one to three children, a tap or two a try. */
+/** At the tray: one activity, one to four children, at most two taps after what came up. */
 @Component({
   selector: 'gumo-run',
-  providers: [Answering],
+  providers: [Answering, Noting, Finishing],
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [
     AnswerPad,
-    BandSign,
-    CautionList,
-    EndQuestion,
+    CameUp,
     HowAnswered,
     Icon,
+    MatButtonModule,
+    MatMenuModule,
+    MatTooltipModule,
     MinuteRing,
     OutcomeBar,
-    PegMark,
+    Participants,
     SceneView,
     SoFar,
+    StepList,
+    Told,
     ToTheChild,
     TraceScreen,
+    WaysList,
   ],
   templateUrl: './run.html',
   styleUrls: ['./run.scss', './run-phone.scss'],
@@ -83,15 +88,16 @@ export class Run {
   private readonly outbox = inject(Outbox);
   private readonly announcer = inject(LiveAnnouncer);
   private readonly jotting = inject(Jotting);
+  private readonly dialogs = inject(MatDialog);
   protected readonly answering = inject(Answering);
+  protected readonly noting = inject(Noting);
+  protected readonly finishing = inject(Finishing);
 
   protected readonly sitting = this.store.selectSignal(runFeature.selectSitting);
   protected readonly activity = this.store.selectSignal(runFeature.selectActivity);
   protected readonly child = this.store.selectSignal(runFeature.selectChild);
-  protected readonly prompt = this.answering.prompt;
   private readonly ranges = this.store.selectSignal(runFeature.selectRanges);
   private readonly tops = this.store.selectSignal(runFeature.selectTops);
-  private readonly observations = this.store.selectSignal(runFeature.selectStanding);
   private readonly childById = this.store.selectSignal(childrenFeature.selectChildById);
   private readonly household = this.store.selectSignal(householdFeature.selectHousehold);
 
@@ -101,15 +107,11 @@ export class Run {
       return child ? [{ child, top: this.tops()[childId] ?? 5 }] : [];
     }),
   );
-  protected readonly soFar = computed(() =>
-    this.observations()
-      .filter((one) => one.childId === this.child()?.id)
-      .toReversed(),
-  );
   protected readonly minutes = computed(() => {
     const begun = Date.parse(this.sitting()?.startedAt ?? '');
     return Number.isNaN(begun) ? 0 : Math.max(0, (this.clock.now().getTime() - begun) / 60_000);
   });
+  private readonly top = computed(() => this.tops()[this.child()?.id ?? ''] ?? 5);
   private readonly paces = signal<Readonly<Record<string, number>>>({});
   /** At the table the shortest cap of those who sit there; else as long as the activity takes. */
   protected readonly mostMinutes = computed(() => {
@@ -120,13 +122,9 @@ export class Run {
   });
   protected readonly past = computed(() => this.minutes() > this.mostMinutes());
 
-  protected readonly step = linkedSignal<number>(() => {
-    const at = this.activity()?.steps.findIndex((step) => step.kind === 'turn') ?? 0;
-    return Math.max(0, at);
-  });
   protected readonly asked = computed(() => {
-    const prompt = this.prompt();
-    return prompt ? [prompt] : [];
+    const question = this.answering.question();
+    return question ? [question] : [];
   });
   protected readonly picture = signal(true);
   /** Seconds of a quick look while the picture is turned to the child; null while it is not. */
@@ -143,22 +141,8 @@ export class Run {
   });
   protected readonly digitForms = computed(() => this.household()?.digitForms ?? usualWish().forms);
   protected readonly tracing = signal(false);
-  protected readonly byTurns = signal(false);
-  protected readonly ending = signal(false);
-  protected readonly acknowledged = signal('');
-  /** The slip that was just noted, and the one thing to try now. */
-  protected readonly slip = signal<{ readonly words: string; readonly advice: string } | null>(
-    null,
-  );
-  protected readonly missing = signal<string | null>(null);
-  protected readonly scene = computed(() => {
-    const [prompt, sitting] = [this.prompt(), this.sitting()];
-    if (!prompt || !sitting) return null;
-    const fill = this.household()?.frameFill === 'pairs' ? 'pairs' : 'row';
-    return sceneFor(prompt, { seed: sitting.id + prompt.key, fill });
-  });
-  protected readonly looks = computed(() => (this.prompt()?.kind === 'glance' ? [3, 2, 1] : [0]));
-  protected readonly words = topWords;
+  protected readonly byTurns = signal(true);
+  protected readonly looks = computed(() => (this.asked()[0]?.quick ? [3, 2, 1] : [0]));
   private readonly day = this.store.selectSignal(dayFeature.selectAnswer);
   private readonly present = this.store.selectSignal(childrenFeature.selectPresent);
   private readonly things = this.store.selectSignal(thingsFeature.selectThings);
@@ -203,8 +187,9 @@ export class Run {
       }
       const standing = { observations: [...observations], voided: [...voided] };
       this.store.dispatch(RunActions.resumed({ sitting, ...standing }));
-    } catch (error) {
-      this.missing.set((error as Error).message);
+    } catch {
+      // Nothing was noted in it, or it is not there: a session begins with its first record.
+      await this.router.navigateByUrl('/today');
     }
   }
 
@@ -216,7 +201,7 @@ export class Run {
   }
 
   protected choose(childId: string): void {
-    this.forget();
+    this.noting.forget();
     this.store.dispatch(RunActions.childChosen({ childId }));
   }
 
@@ -230,129 +215,76 @@ export class Run {
     this.turned.set(seconds);
   }
 
-  private forget(): void {
-    this.acknowledged.set('');
-    this.slip.set(null);
+  protected goOn(part: number): void {
+    this.noting.forget();
+    this.store.dispatch(RunActions.partChosen({ part }));
+  }
+
+  protected pickNumber(value: number): void {
+    this.store.dispatch(RunActions.picked({ value }));
   }
 
   protected move(step: -1 | 1): void {
     const child = this.child();
     if (!child) return;
-    const top = neighborTop(this.ranges(), this.answering.top(), step);
+    const top = neighborTop(this.ranges(), this.top(), step);
     this.store.dispatch(RunActions.rangeSet({ childId: child.id, top }));
     void this.announcer.announce(`${child.name} ${topWords(top)}`);
   }
 
   protected canMove(step: -1 | 1): boolean {
-    return neighborTop(this.ranges(), this.answering.top(), step) !== this.answering.top();
+    return neighborTop(this.ranges(), this.top(), step) !== this.top();
   }
 
-  protected note(outcome: Outcome, triedFirst = true): void {
-    const [prompt, child, sitting] = [this.prompt(), this.child(), this.sitting()];
-    if (!prompt || !child || !sitting || this.answering.waiting()) return;
-    if (outcome === 'own' && !this.answering.right()) {
-      void this.announcer.announce('The answer tapped is another one: with help, or not yet?');
-      return;
-    }
-    const record = this.answering.recordFor(outcome);
-    if (!record) return;
-    const observation: Observation = {
-      id: uuid(),
-      childId: child.id,
-      sittingId: sitting.id,
-      activityId: sitting.activityId,
-      skillId: prompt.skillId,
-      itemId: prompt.itemId,
-      at: this.clock.instant(),
-      day: sitting.day,
-      outcome,
-      triedFirst,
-      answered: this.answering.answered(),
-      reason: this.answering.reason(),
-      things: [],
-      notedBy: '',
-      note: '',
-      record,
-    };
-    this.store.dispatch(RunActions.noted({ observation }));
-    this.acknowledged.set(acknowledge(prompt, outcome));
-    const [first] = slipsOf(record);
-    const place = patternSlip(prompt, record);
-    this.slip.set(
-      first
-        ? { words: first.words, advice: helpFor(first.code).advice }
-        : place
-          ? { words: place, advice: 'Say it aloud together, one piece at a time.' }
-          : null,
-    );
-    const item = findItem(prompt.skillId, prompt.itemId)?.label ?? '';
-    void this.announcer.announce(`${item}: ${OUTCOME_WORDS[outcome]}`);
-    if (this.byTurns()) this.turn(1, true);
+  protected note(outcome: Outcome): void {
+    if (this.noting.note(outcome)) this.afterTry();
+  }
+
+  protected settle(outcome: Outcome, keepsAnswer: boolean): void {
+    this.noting.settle(outcome, keepsAnswer);
+    this.afterTry();
+  }
+
+  private afterTry(): void {
+    if (this.byTurns()) this.turn(1);
   }
 
   protected jot(): void {
     void this.jotting.open(this.child()?.id ?? null);
   }
 
-  protected takeBack(observation: Observation | undefined): void {
-    if (!observation) return;
-    this.forget();
-    const voiding = {
-      id: uuid(),
-      observationId: observation.id,
-      at: this.clock.instant(),
-      notedBy: '',
-    };
-    this.store.dispatch(RunActions.takenBack({ voiding }));
-    void this.announcer.announce('Taken back');
-  }
-
-  protected end(mood: Mood | null): void {
-    const sitting = this.sitting();
-    if (!sitting) return;
-    const child = [...new Set(this.observations().map((one) => one.childId))];
-    // A device's clock may have been set back since the sitting began.
-    const now = this.clock.instant();
-    const endedAt = now < sitting.startedAt ? sitting.startedAt : now;
-    this.store.dispatch(RunActions.ended({ sittingId: sitting.id, endedAt, mood }));
-    void this.router.navigate(['/today'], {
-      queryParams: child.length > 0 ? { ended: sitting.activityId, child } : {},
-    });
-  }
-
   protected press(event: KeyboardEvent): void {
     if (event.ctrlKey || event.metaKey || event.altKey || !this.sitting()) return;
-    if (this.ending()) {
-      if (event.key === 'Escape') this.ending.set(false);
-      return;
-    }
-    if (
-      document.querySelector('dialog[open], .cdk-overlay-backdrop') ||
-      this.turned() !== null ||
-      this.tracing()
-    )
-      return;
+    if (this.dialogs.openDialogs.length > 0 || this.turned() !== null || this.tracing()) return;
     const key = event.key.toLowerCase();
-    const noted = outcomeOfKey(event);
+    const outcome = outcomeOfKey(event);
     const onButton = event.target instanceof HTMLButtonElement;
-    if (noted) this.note(noted.outcome, noted.triedFirst);
-    else if (key === 'e') this.ending.set(true);
-    else if (key === 'backspace') this.takeBack(this.soFar()[0]);
+    if (this.noting.told()) {
+      if (onButton && (key === 'enter' || key === ' ')) return;
+      this.noting.told.set(null);
+      if (key === 'enter' || key === ' ') return event.preventDefault();
+    }
+    if (outcome) this.note(outcome);
+    else if (key === 'e') this.finishing.open();
+    else if (key === 'backspace') this.noting.takeBack(this.noting.soFar()[0]);
     else if (key === ' ' && !onButton) this.picture.update((shown) => !shown);
-    else if (key === 'arrowright' || key === 'arrowleft') this.turn(key === 'arrowright' ? 1 : -1);
-    else if (key === '-' || key === '+' || key === '=') this.move(key === '-' ? -1 : 1);
-    else if (key === 'f' && this.scene()) this.turnToChild(this.looks()[0] ?? 0);
+    else if (key === 'arrowright' || key === 'arrowleft') {
+      if (onButton) return;
+      this.noting.forget();
+      this.turn(key === 'arrowright' ? 1 : -1);
+    } else if (key === '-' || key === '+' || key === '=') this.move(key === '-' ? -1 : 1);
+    else if (key === 'f' && this.asked()[0]?.scene) this.turnToChild(this.looks()[0] ?? 0);
     else if (/^\d$/.test(key)) this.answering.type(key);
     else return;
     event.preventDefault();
   }
 
-  private turn(step: 1 | -1, keepWords = false): void {
+  private turn(step: 1 | -1): void {
     const takers = this.takers();
     const at = takers.findIndex(({ child }) => child.id === this.child()?.id);
     const next = takers[(at + step + takers.length) % takers.length];
-    if (!next) return;
-    if (keepWords) this.store.dispatch(RunActions.childChosen({ childId: next.child.id }));
-    else this.choose(next.child.id);
+    if (!next || next.child.id === this.child()?.id) return;
+    this.store.dispatch(RunActions.childChosen({ childId: next.child.id }));
+    void this.announcer.announce(`${next.child.name}’s turn`);
   }
 }

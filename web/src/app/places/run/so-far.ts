@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
-import { recordWords } from '@gumo/core/details';
-import { findItem } from '@gumo/core/skills';
+import { MatButtonModule } from '@angular/material/button';
+import { askedWords, recordWords } from '@gumo/core/details';
 import type { Observation } from '@gumo/core/vocabulary';
 import { Icon } from '../../common/icon';
 import { OUTCOME_WORDS } from '../../common/words';
@@ -11,7 +11,7 @@ const SHOWN = 6;
 @Component({
   selector: 'gumo-so-far',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Icon],
+  imports: [Icon, MatButtonModule],
   template: `
     <h2>So far</h2>
     <ul>
@@ -25,6 +25,7 @@ const SHOWN = 6;
           </span>
           <span class="soft">{{ words[one.outcome] }}</span>
           <button
+            matIconButton
             type="button"
             [attr.aria-label]="'Take back ' + label(one) + ', ' + words[one.outcome]"
             (click)="takenBack.emit(one)"
@@ -38,8 +39,8 @@ const SHOWN = 6;
     </ul>
     @if (observations().length > 0) {
       <button
+        matButton
         type="button"
-        class="button last"
         aria-keyshortcuts="Backspace"
         (click)="takenBack.emit(observations()[0]!)"
       >
@@ -70,28 +71,11 @@ const SHOWN = 6;
       line-height: 1.25;
     }
     li button {
-      display: inline-flex;
-      align-items: center;
-      justify-content: center;
-      inline-size: 32px;
-      block-size: 32px;
       margin-right: -8px;
-      border: 0;
-      border-radius: 8px;
-      background: none;
-      color: var(--ink-soft);
-      cursor: pointer;
-    }
-    li button:hover {
-      background: var(--sheet);
-      color: var(--ink);
     }
     li gumo-icon {
       inline-size: 18px;
       block-size: 18px;
-    }
-    .last {
-      padding: 0;
     }
   `,
 })
@@ -107,6 +91,6 @@ export class SoFar {
   }
 
   protected label(one: Observation): string {
-    return findItem(one.skillId, one.itemId ?? '')?.label ?? '';
+    return askedWords(one);
   }
 }

@@ -56,7 +56,7 @@ describe('the day’s end', () => {
       notSeen: [kofi.id],
     });
     expect(place.text).toContain('1 sitting ended · 1 of 2 children seen');
-    expect(place.find('article').textContent).toMatch(/2 on own, 1 with help, 1 not yet/);
+    expect(place.find('article').textContent).toMatch(/2 on their own, 1 with help, 1 not yet/);
     expect(place.find('.note').textContent).toContain('counts the stairs');
     expect(place.find('.children').textContent).toContain('Kofi');
   });

@@ -174,7 +174,7 @@ export class DayEnd {
   }
 }
 
-/** "5 on own, 1 not yet". */
+/** "5 on their own, 1 not yet". */
 function outcomeWords(outcomes: readonly Outcome[]): string {
   return ORDER.flatMap((one) => {
     const count = outcomes.filter((other) => other === one).length;

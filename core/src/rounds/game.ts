@@ -1,0 +1,283 @@
+import type { Fill, Lying } from '../handling/index.js';
+import {
+  type ChildState,
+  isKnown,
+  nextPrompt,
+  standingOf,
+  wantedChance,
+} from '../evidence/index.js';
+import { hashText } from '../numbers/index.js';
+import { type SkillItem, findItem, matchSkills, skillOf } from '../skills/index.js';
+import type {
+  Activity,
+  AnswerMode,
+  Answered,
+  CaptureRecord,
+  Counted,
+  Day,
+  Outcome,
+  Round,
+  RoundKind,
+} from '../vocabulary/index.js';
+import type { CameUp, Question } from './question.js';
+
+/** A question that was asked and noted in this session. */
+export interface Played {
+  readonly kind: RoundKind;
+  readonly part: number;
+  readonly lap: number;
+  readonly key: string;
+  readonly cameUp: readonly number[];
+  readonly lay: readonly number[];
+  readonly outcome: Outcome;
+  readonly record: CaptureRecord;
+  readonly counts: readonly Counted[];
+}
+
+/** A game as it stands for one child: the round that is on, and all that it hangs on. */
+export interface Game {
+  readonly activity: Activity;
+  readonly round: Round;
+  /** Place of the round in the activity's chain. */
+  readonly part: number;
+  /** How often the chain was gone through before. */
+  readonly lap: number;
+  /** Top of the range, as the adult has it: 3, 5, 10, 20, 50 or 100. */
+  readonly top: number;
+  readonly state: ChildState;
+  readonly name: string;
+  readonly modes: readonly AnswerMode[];
+  /** Skills that put this child on the card, those most wanted first. */
+  readonly wants: readonly string[];
+  /** What this child was asked in this session, first to last. */
+  readonly past: readonly Played[];
+  /** What came up so far for the next question. */
+  readonly came: readonly number[];
+  /** The number that the adult chose for this round; null for the core's own. */
+  readonly picked: number | null;
+  readonly today: Day;
+  readonly seed: string;
+  /** BCP 47 tag of the language counted in. */
+  readonly language: string;
+  readonly fill: Fill;
+  /** The one item to ask for, where it is known beforehand; null where the core chooses. */
+  readonly forced: SkillItem | null;
+}
+
+/** A game that is on in one of the kinds of round. */
+export interface RoundModule {
+  readonly kind: RoundKind;
+  /** Ids of the skills, or families with a star, that its answers can count for. */
+  credits(round: Round): readonly string[];
+  /** What is asked next; null when the round is over. */
+  next(game: Game): Draft | null;
+}
+
+/** What a kind of round says of its question; the rest follows from the game. */
+export type Draft = Pick<Question, 'key' | 'say' | 'right' | 'lying'> &
+  Partial<Question> & {
+    /** What lies there, to be drawn. */
+    readonly drawn?: Lying;
+  };
+
+/** The numbers that chance or the child decides in this round, as it words them. */
+export function cameUpOf(
+  { round }: Game,
+  slots: readonly string[],
+  low: number,
+  high: number,
+  deal: readonly (readonly number[])[] = [],
+): CameUp {
+  return {
+    words: round.came ?? 'came up',
+    slots,
+    least: slots.length,
+    low: round.low ?? low,
+    high: round.high ?? high,
+    deal,
+  };
+}
+
+/** Until it is known what came up: what is done now, and no question yet. */
+export const waitsFor = (
+  key: string,
+  say: string,
+  cameUp: CameUp,
+  more: Partial<Draft> = {},
+): Draft => ({
+  key,
+  say,
+  lying: [],
+  right: null,
+  cameUp,
+  ...more,
+});
+
+/** The item an answer counts for, in a list; empty where the map has none. */
+export const only = (...items: readonly (Counted | null | undefined)[]): Counted[] =>
+  items.flatMap((one) =>
+    one
+      ? [
+          {
+            skillId: one.skillId,
+            itemId: one.itemId,
+            ...(one.by === undefined ? {} : { by: one.by }),
+          },
+        ]
+      : [],
+  );
+
+/** True once this round has had as many questions as it wants. */
+export const isOver = (game: Game, usual: number): boolean =>
+  inRound(game).length >= (game.round.times ?? usual);
+
+/** Whole numbers from a to b, none where b lies below a. */
+export const upTo = (a: number, b: number): number[] =>
+  Array.from({ length: Math.max(0, b - a + 1) }, (_, i) => a + i);
+
+/** The questions of the round that is on: the last of this child's, back to another round. */
+export function inRound({ past, part, lap }: Game): readonly Played[] {
+  const other = past.findLastIndex((one) => one.part !== part || one.lap !== lap);
+  return past.slice(other + 1).filter((one) => one.outcome !== 'not-now');
+}
+
+/** True where the child answers in words. */
+export const speaks = ({ modes }: Game): boolean => modes.includes('speaks');
+
+/** How this child answers where nothing else is said: in words, else by pointing or handing over. */
+export const wayOf = (game: Game): Answered =>
+  speaks(game)
+    ? 'spoken'
+    : game.modes.includes('points')
+      ? 'pointed'
+      : game.modes.includes('fingers')
+        ? 'fingers'
+        : 'handed';
+
+const RANGES = [3, 5, 10, 20, 50, 100];
+
+/** The first number of a range that smaller ranges do not hold: 6 of the range to 10; 1 of 1 to 5. */
+export function lowOf(top: number): number {
+  if (top <= 5) return 1;
+  const below = RANGES.filter((one) => one < top).at(-1) ?? 0;
+  return (top > 50 ? 20 : below) + 1;
+}
+
+/** A seeded number from 0 to below n, another one for each `what` and each question. */
+export const draw = (game: Game, n: number, what: string): number =>
+  hashText(`${game.seed}/${game.part}/${game.past.length}/${what}`) % Math.max(1, n);
+
+/**
+ * One of a few, so that none is chosen much more often than the others: the one used least so far,
+ * ties by the seed.
+ * @param used how each question of this session chose, as far as it is known
+ */
+export function evenly<T extends string>(
+  game: Game,
+  options: readonly T[],
+  used: readonly (string | null)[],
+  what: string,
+): T {
+  const times = (one: T): number => used.filter((other) => other === one).length;
+  const least = Math.min(...options.map(times));
+  const open = options.filter((one) => times(one) === least);
+  return open[draw(game, open.length, what)] ?? (options[0] as T);
+}
+
+/** Something that could be laid and asked, with the item that it asks. */
+export interface Cell extends SkillItem {
+  readonly key: string;
+  /** The numbers that would lie there. */
+  readonly numbers: readonly number[];
+}
+
+/** At most one in so many of the numbers that the core chooses is zero. */
+const ZERO_ONE_IN = 6;
+
+const hasZero = ({ numbers }: { readonly numbers: readonly number[] }): boolean =>
+  numbers.includes(0);
+
+/** The activity's own skills, as ids. */
+export const skillsOf = (activity: Activity): ReadonlySet<string> => {
+  const known = skillSets.get(activity);
+  if (known) return known;
+  const found = new Set(matchSkills(activity.skills));
+  skillSets.set(activity, found);
+  return found;
+};
+const skillSets = new WeakMap<Activity, ReadonlySet<string>>();
+
+/** Skills that were asked so far. */
+const askedSkills = (game: Pick<Game, 'past'>): ReadonlySet<string> =>
+  new Set(game.past.flatMap((one) => one.counts.map(({ skillId }) => skillId)));
+
+/** Questions after which a wanted skill has been asked. */
+const WANTED_WITHIN = 3;
+/** A chance from which a question counts as friendly. */
+const FRIENDLY = 0.85;
+
+/**
+ * The cell to ask next: among those of the activity's skills the one that tells most, mostly met;
+ * first a friendly one, then what put the child on the card. Beyond the friendly ones they lie in
+ * the part of the range that smaller ranges do not hold.
+ */
+export function choose<C extends Cell>(game: Game, all: readonly C[]): C | null {
+  const { past, state, top, forced } = game;
+  const own = skillsOf(game.activity);
+  if (forced) return forcedCell(all, forced, draw(game, all.length, 'forced'));
+  let cells = all.filter(({ skillId }) => own.has(skillId));
+  const zeros = past.filter(({ lay }) => lay.includes(0)).length;
+  if (ZERO_ONE_IN * (zeros + 1) > past.length + 1) cells = orAll(cells, (one) => !hasZero(one));
+  const asked = past.map(({ key, outcome }) => ({ key, outcome }));
+  const wanted = wantedCells(game, cells);
+  if (wanted) return nextOf(game, wanted);
+  const friendly = wantedChance(asked, false) === FRIENDLY;
+  const known = cells.filter((one) => isKnown(standingOf(skillOf(one.skillId), state)));
+  if (!(friendly && known.length > 0)) {
+    const low = lowOf(top);
+    cells = orAll(cells, (one) => (findItem(one.skillId, one.itemId)?.number ?? 0) >= low);
+  }
+  return nextOf(game, cells);
+}
+
+/** What put the child on the card, where it was not asked yet after the first question. */
+function wantedCells<C extends Cell>(game: Game, cells: readonly C[]): readonly C[] | null {
+  const { past, wants } = game;
+  if (past.length === 0 || past.length > WANTED_WITHIN) return null;
+  const done = askedSkills(game);
+  const open = wants.find((id) => !done.has(id) && cells.some((one) => one.skillId === id));
+  return open === undefined ? null : cells.filter((one) => one.skillId === open);
+}
+
+/** What put the child on the card and was not asked yet, while it is early; null for none. */
+export function pendingWant(game: Pick<Game, 'past' | 'wants'>): string | null {
+  const { past, wants } = game;
+  if (past.length === 0 || past.length > WANTED_WITHIN) return null;
+  const done = askedSkills(game);
+  return wants.find((id) => !done.has(id)) ?? null;
+}
+
+/** True where what was just asked may be gone into further: what is wanted comes first. */
+export const mayFollow = (game: Game): boolean => pendingWant(game) === null;
+
+/** The one that tells most, mostly met. */
+function nextOf<C extends Cell>(game: Game, cells: readonly C[]): C | null {
+  const { past, state, today, seed } = game;
+  const asked = past.map(({ key, outcome }) => ({ key, outcome }));
+  const chosen = nextPrompt(cells, state, asked, today, `${seed}/${past.length}`);
+  return cells.find((one) => one.key === chosen?.key && one.skillId === chosen.skillId) ?? null;
+}
+
+/** A cell of the item asked for, or of its skill where cells hold several items at once. */
+function forcedCell<C extends Cell>(all: readonly C[], item: SkillItem, at: number): C | null {
+  const ofSkill = all.filter(({ skillId }) => skillId === item.skillId);
+  const exact = ofSkill.filter(({ itemId }) => itemId === item.itemId);
+  const found = exact.length > 0 ? exact : ofSkill;
+  return found[at % Math.max(1, found.length)] ?? null;
+}
+
+/** Those that pass, or all where none does. */
+function orAll<T>(list: readonly T[], passes: (one: T) => boolean): T[] {
+  const found = list.filter(passes);
+  return found.length > 0 ? found : [...list];
+}

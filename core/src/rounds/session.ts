@@ -1,0 +1,138 @@
+import { drawScene } from '../handling/index.js';
+import { hashText } from '../numbers/index.js';
+import { matchSkills } from '../skills/index.js';
+import type { Activity, CaptureRecord, Observation } from '../vocabulary/index.js';
+import { type Draft, type Game, type Played, pendingWant, skillsOf, wayOf } from './game.js';
+import { MODULES, creditsOf, roundsOf } from './kinds.js';
+import type { Question } from './question.js';
+
+/** A session of one child in one activity, as far as it went. */
+export type Session = Omit<Game, 'round' | 'part' | 'lap'> & {
+  /** The part of the chain that the adult chose to go on with; null to let it follow. */
+  readonly chosen: number | null;
+};
+
+/** What was played, from a try as it is kept; null for one that belongs to no round. */
+export function playedOf({ round, outcome, record, counts }: Observation): Played | null {
+  if (!round) return null;
+  return {
+    kind: round.kind,
+    part: round.part,
+    lap: round.lap,
+    key: round.key,
+    cameUp: round.cameUp,
+    lay: round.lay,
+    outcome,
+    record,
+    counts: counts ?? [],
+  };
+}
+
+/** Rounds that go on from what was just asked cannot be the first. */
+const GOES_ON = 'that';
+
+/** The part to begin with: the first that can ask for what put the child on the card. */
+function opening({ activity, wants }: Session): number {
+  const parts = roundsOf(activity);
+  for (const want of wants) {
+    const at = parts.findIndex((one, i) => one.form !== GOES_ON && serves(activity, i, want));
+    if (at >= 0) return at;
+  }
+  return 0;
+}
+
+/** True where a part of the chain can ask for a skill that the activity lists. */
+function serves(activity: Activity, part: number, skillId: string): boolean {
+  const round = roundsOf(activity)[part];
+  return (
+    round !== undefined &&
+    creditsOf(activity).has(skillId) &&
+    matchSkills(MODULES[round.kind].credits(round)).includes(skillId)
+  );
+}
+
+/** Where the chain stands: the part of the last question that was answered. */
+export const lastPart = ({ past, chosen }: Session): number | null =>
+  chosen ?? past.at(-1)?.part ?? null;
+
+const STEP_KINDS = ['ask', 'turn', 'another'];
+
+/** The printed step that goes with a part, where its round names none. */
+function stepOf(activity: Activity, part: number): number | null {
+  const asking = activity.steps.flatMap(({ kind }, i) => (STEP_KINDS.includes(kind) ? [i] : []));
+  return asking[Math.min(part, asking.length - 1)] ?? null;
+}
+
+/** Beyond this a pad of keys becomes one of digits. */
+const MOST_KEYS = 20;
+const MORE = 3;
+
+const answersOf = (record: CaptureRecord | null): number[] =>
+  record === null
+    ? []
+    : Object.values(record).filter((one): one is number => typeof one === 'number');
+
+export function finished(game: Game, draft: Draft): Question {
+  const { activity, round, part, lap, came, seed, fill } = game;
+  const own = skillsOf(activity);
+  const counts = (draft.counts ?? []).filter(({ skillId }) => own.has(skillId));
+  const usual = [...creditsOf(activity)][0] ?? matchSkills(activity.skills)[0] ?? 'touch-5';
+  const { drawn, ...given } = draft;
+  const largest = Math.max(game.top, ...answersOf(draft.right));
+  const scene =
+    draft.scene ?? (drawn ? drawScene(drawn, `${seed}/${hashText(draft.key)}`, fill) : null);
+  return {
+    kind: round.kind,
+    part,
+    lap,
+    step: round.step ?? stepOf(activity, part),
+    lay: '',
+    quick: false,
+    cameUp: null,
+    pick: null,
+    top: largest <= MOST_KEYS ? Math.min(MOST_KEYS, largest + MORE) : largest,
+    heard: true,
+    choices: null,
+    rows: false,
+    way: wayOf(game),
+    skillId: counts[0]?.skillId ?? usual,
+    itemId: counts[0]?.itemId ?? null,
+    sentence: null,
+    ways: null,
+    ...given,
+    came,
+    counts,
+    scene,
+  };
+}
+
+/**
+ * What to ask now: the round that is on, or the next of the chain when it is over; after the last
+ * one the chain begins anew. Null where nothing can be asked in this range.
+ */
+export function questionFor(session: Session): Question | null {
+  const { activity, past, chosen } = session;
+  const parts = roundsOf(activity);
+  const last = past.at(-1);
+  let part = chosen ?? last?.part ?? opening(session);
+  let lap = last?.lap ?? 0;
+  // What put the child on the card comes early, if another part of the chain has to be opened for it.
+  const want = chosen === null ? pendingWant(session) : null;
+  if (want !== null && !serves(activity, part, want)) {
+    const other = parts.findIndex((_, at) => serves(activity, at, want));
+    if (other >= 0) part = other;
+  }
+  if (chosen !== null && last && last.part !== chosen) lap += 1;
+  for (let tried = 0; tried <= parts.length; tried++) {
+    const round = parts[part];
+    if (round) {
+      const game: Game = { ...session, round, part, lap };
+      const draft = MODULES[round.kind].next(game);
+      if (draft && (game.came.length === 0 || draft.cameUp)) return finished(game, draft);
+      if (draft) return finished({ ...game, came: [] }, draft);
+    }
+    if (part + 1 >= parts.length) lap += 1;
+    part = (part + 1) % parts.length;
+  }
+  return null;
+}

@@ -1,0 +1,167 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
+import { MatButtonToggleModule } from '@angular/material/button-toggle';
+import { MAT_DIALOG_DATA, MatDialogModule, MatDialogRef } from '@angular/material/dialog';
+import { type Child, MOODS, type Mood, type SittingEnd } from '@gumo/core/vocabulary';
+import { PegMark } from '../../common/peg-mark';
+
+/** One bead that moved in a session, and why. */
+export interface Moved {
+  readonly name: string;
+  readonly title: string;
+  readonly from: string;
+  readonly to: string;
+  readonly reason: string;
+}
+
+export interface FinishData {
+  readonly children: readonly Child[];
+  /** Beads that moved, as it stands when the dialog opens. */
+  readonly moved: readonly Moved[];
+  /** What comes next, a sentence each. */
+  readonly next: readonly string[];
+  /** Keeps the end of the session. */
+  readonly finish: (end: Omit<SittingEnd, 'endedAt'>) => void;
+}
+
+const MOOD_WORDS: Record<Mood, string> = {
+  calm: 'Calm',
+  tired: 'Tired',
+  tense: 'Tense',
+  great: 'Great',
+};
+
+/** How each child was, then what the session changed. */
+@Component({
+  selector: 'gumo-finish-dialog',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [MatButtonModule, MatButtonToggleModule, MatDialogModule, PegMark],
+  template: `
+    @if (!over()) {
+      <h2 mat-dialog-title>How was it?</h2>
+      <mat-dialog-content>
+        @for (child of data.children; track child.id) {
+          <div class="who">
+            <gumo-peg-mark [mark]="child.mark" [name]="child.name" />
+            <strong>{{ child.name }}</strong>
+            <mat-button-toggle-group
+              hideSingleSelectionIndicator
+              [attr.aria-label]="'How ' + child.name + ' was'"
+              [value]="moods()[child.id] ?? null"
+              (change)="set(child.id, $event.value)"
+            >
+              @for (mood of all; track mood) {
+                <mat-button-toggle [value]="mood">{{ words[mood] }}</mat-button-toggle>
+              }
+            </mat-button-toggle-group>
+          </div>
+        }
+        <div class="who me">
+          <strong>And you?</strong>
+          <mat-button-toggle-group
+            hideSingleSelectionIndicator
+            aria-label="How you were"
+            [value]="adult()"
+            (change)="adult.set($event.value)"
+          >
+            @for (mood of all; track mood) {
+              <mat-button-toggle [value]="mood">{{ words[mood] }}</mat-button-toggle>
+            }
+          </mat-button-toggle-group>
+        </div>
+        @if (adult() === 'tense') {
+          <p class="soft">
+            Make tomorrow lighter: leave one card out in Week, or let it stand open.
+          </p>
+        }
+      </mat-dialog-content>
+      <mat-dialog-actions>
+        <button matButton type="button" mat-dialog-close>Not over yet</button>
+        <button matButton="outlined" type="button" (click)="finish()">Finish</button>
+        <button matButton="filled" type="button" (click)="allCalm()">All calm</button>
+      </mat-dialog-actions>
+    } @else {
+      <h2 mat-dialog-title>What changed</h2>
+      <mat-dialog-content>
+        @for (one of data.moved; track $index) {
+          <p class="moved">
+            <strong>{{ one.name }}: {{ one.title }}</strong>
+            <span>{{ one.from }} → {{ one.to }}</span>
+            <span class="soft">{{ one.reason }}</span>
+          </p>
+        } @empty {
+          <p>No bead moved today. Everything that was noted counts.</p>
+        }
+        @for (one of data.next; track one) {
+          <p class="next">{{ one }}</p>
+        }
+      </mat-dialog-content>
+      <mat-dialog-actions>
+        <button matButton="filled" type="button" [mat-dialog-close]="true" cdkFocusInitial>
+          Back to the day
+        </button>
+      </mat-dialog-actions>
+    }
+  `,
+  styles: `
+    .who {
+      display: flex;
+      flex-wrap: wrap;
+      align-items: center;
+      gap: 8px;
+      margin-bottom: 10px;
+    }
+    .who strong {
+      min-inline-size: 84px;
+    }
+    .me {
+      margin-top: 18px;
+    }
+    mat-button-toggle-group {
+      --mat-button-toggle-height: 56px;
+    }
+    mat-dialog-actions button {
+      min-block-size: 56px;
+    }
+    .moved,
+    .next {
+      display: grid;
+      margin-bottom: 14px;
+    }
+  `,
+})
+export class FinishDialog {
+  protected readonly data = inject<FinishData>(MAT_DIALOG_DATA);
+  private readonly dialog = inject<MatDialogRef<FinishDialog, boolean>>(MatDialogRef);
+  protected readonly all = MOODS;
+  protected readonly words = MOOD_WORDS;
+  protected readonly moods = signal<Readonly<Record<string, Mood>>>({});
+  protected readonly adult = signal<Mood | null>(null);
+  protected readonly over = signal(false);
+  /** The session as a whole: as its least easy child was. */
+  private readonly whole = computed((): Mood | null => {
+    const said = Object.values(this.moods());
+    return (['tense', 'tired', 'calm', 'great'] as const).find((one) => said.includes(one)) ?? null;
+  });
+
+  protected set(childId: string, mood: Mood): void {
+    this.moods.update((all) => ({ ...all, [childId]: mood }));
+  }
+
+  protected allCalm(): void {
+    this.moods.set(Object.fromEntries(this.data.children.map(({ id }) => [id, 'calm' as const])));
+    this.finish();
+  }
+
+  protected finish(): void {
+    const moods = Object.entries(this.moods()).map(([childId, mood]) => ({ childId, mood }));
+    const adult = this.adult();
+    this.data.finish({
+      mood: this.whole(),
+      ...(moods.length > 0 ? { moods } : {}),
+      ...(adult === null ? {} : { adult }),
+    });
+    this.dialog.disableClose = true;
+    this.over.set(true);
+  }
+}

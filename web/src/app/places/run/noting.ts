@@ -1,0 +1,130 @@
+import { Injectable, computed, inject, signal } from '@angular/core';
+import { LiveAnnouncer } from '@angular/cdk/a11y';
+import { helpFor } from '@gumo/core/activities';
+import { slipsOf } from '@gumo/core/evidence';
+import type { Sentence } from '@gumo/core/handling';
+import { acknowledge, patternSlip } from '@gumo/core/pads';
+import { triedAs } from '@gumo/core/rounds';
+import type { CaptureRecord, Observation, Outcome } from '@gumo/core/vocabulary';
+import { Store } from '@ngrx/store';
+import { v7 as uuid } from 'uuid';
+import { Clock } from '../../common/clock';
+import { OUTCOME_WORDS } from '../../common/words';
+import { RunActions, runFeature } from '../../state/run';
+import { Answering } from './answering';
+
+/** An outcome that the answer on the pad speaks against: which of the two is meant? */
+export type Doubt = 'wrong-but-own' | 'right-but-not-yet';
+
+/** Notes tries, takes them back, and says what there is to say after an answer. */
+@Injectable()
+export class Noting {
+  private readonly store = inject(Store);
+  private readonly clock = inject(Clock);
+  private readonly announcer = inject(LiveAnnouncer);
+  private readonly answering = inject(Answering);
+  private readonly sitting = this.store.selectSignal(runFeature.selectSitting);
+  private readonly child = this.store.selectSignal(runFeature.selectChild);
+  private readonly observations = this.store.selectSignal(runFeature.selectStanding);
+
+  /** The tries of the child whose turn it is, newest first. */
+  readonly soFar = computed(() =>
+    this.observations()
+      .filter((one) => one.childId === this.child()?.id)
+      .toReversed(),
+  );
+  /** The whole sentence of what was just answered, until the next tap. */
+  readonly told = signal<Sentence | null>(null);
+  readonly acknowledged = signal('');
+  /** The slip that was just noted, and the one thing to try now. */
+  readonly slip = signal<{ readonly words: string; readonly advice: string } | null>(null);
+  readonly doubt = signal<Doubt | null>(null);
+
+  /** True where the try was noted; false where something has to be said first. */
+  note(outcome: Outcome): boolean {
+    const { answering } = this;
+    if (this.told()) return false;
+    if (answering.waiting() || !this.canNote(outcome)) return false;
+    const tapped = answering.tapped();
+    if (outcome === 'own' && !answering.right()) {
+      this.doubt.set('wrong-but-own');
+      return false;
+    }
+    if (outcome === 'not-yet' && tapped !== null && answering.right()) {
+      this.doubt.set('right-but-not-yet');
+      return false;
+    }
+    this.keep(outcome, tapped);
+    return true;
+  }
+
+  /** The doubt is settled: the outcome that is meant, and whether the answer tapped stays. */
+  settle(outcome: Outcome, keepsAnswer: boolean): void {
+    this.doubt.set(null);
+    this.keep(outcome, keepsAnswer ? this.answering.tapped() : null);
+  }
+
+  private canNote(outcome: Outcome): boolean {
+    if (!this.answering.complete()) return false;
+    if (outcome !== 'own' || this.answering.made()) return true;
+    void this.announcer.announce('Tap the answer first.');
+    return false;
+  }
+
+  private keep(outcome: Outcome, tapped: CaptureRecord | null): void {
+    const { question } = this.answering;
+    const [asked, child, sitting] = [question(), this.child(), this.sitting()];
+    const tried = asked && triedAs(asked, tapped, outcome);
+    if (!tried || !asked || !child || !sitting) return;
+    const observation: Observation = {
+      id: uuid(),
+      childId: child.id,
+      sittingId: sitting.id,
+      activityId: sitting.activityId,
+      ...tried,
+      at: this.clock.instant(),
+      day: sitting.day,
+      triedFirst: true,
+      answered: this.answering.answered(),
+      reason: this.answering.reason(),
+      things: [],
+      notedBy: '',
+      note: '',
+    };
+    this.store.dispatch(RunActions.noted({ observation }));
+    this.acknowledged.set(acknowledge(asked, outcome));
+    this.told.set(outcome === 'not-now' ? null : asked.sentence);
+    const [first] = slipsOf(tried.record);
+    const place = patternSlip(asked, tried.record);
+    this.slip.set(
+      first
+        ? { words: first.words, advice: helpFor(first.code).advice }
+        : place
+          ? { words: place, advice: 'Say it aloud together, one piece at a time.' }
+          : null,
+    );
+    void this.announcer.announce(
+      `${OUTCOME_WORDS[outcome]}. ${outcome === 'not-now' ? '' : (asked.sentence?.words ?? '')}`,
+    );
+  }
+
+  takeBack(observation: Observation | undefined): void {
+    if (!observation) return;
+    this.forget();
+    const voiding = {
+      id: uuid(),
+      observationId: observation.id,
+      at: this.clock.instant(),
+      notedBy: '',
+    };
+    this.store.dispatch(RunActions.takenBack({ voiding }));
+    void this.announcer.announce('Taken back');
+  }
+
+  forget(): void {
+    this.told.set(null);
+    this.doubt.set(null);
+    this.acknowledged.set('');
+    this.slip.set(null);
+  }
+}

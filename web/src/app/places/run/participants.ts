@@ -1,0 +1,69 @@
+import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
+import { MatButtonToggleModule } from '@angular/material/button-toggle';
+import { MatSlideToggleModule } from '@angular/material/slide-toggle';
+import type { Child } from '@gumo/core/vocabulary';
+import { PegMark } from '../../common/peg-mark';
+import { topWords } from '../../common/words';
+
+/** Who takes part, each in their own range, and whether they take turns. */
+@Component({
+  selector: 'gumo-participants',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [MatButtonToggleModule, MatSlideToggleModule, PegMark],
+  template: `
+    <mat-button-toggle-group
+      aria-label="Children in this session"
+      hideSingleSelectionIndicator
+      [value]="childId()"
+      (change)="chosen.emit($event.value)"
+    >
+      @for (one of takers(); track one.child.id) {
+        <mat-button-toggle [value]="one.child.id">
+          <gumo-peg-mark [mark]="one.child.mark" [name]="one.child.name" />
+          <strong>{{ one.child.name }}</strong>
+          <span class="soft">{{ words(one.top) }}</span>
+        </mat-button-toggle>
+      }
+    </mat-button-toggle-group>
+    @if (takers().length > 1) {
+      <mat-slide-toggle [checked]="byTurns()" (change)="byTurnsChange.emit($event.checked)">
+        Turns
+      </mat-slide-toggle>
+    }
+  `,
+  styles: `
+    :host {
+      display: flex;
+      flex-wrap: wrap;
+      align-items: center;
+      justify-content: center;
+      gap: 8px 16px;
+      min-block-size: 56px;
+    }
+    mat-button-toggle-group {
+      border: 0;
+      gap: 4px;
+      flex-wrap: wrap;
+    }
+    mat-button-toggle {
+      border: 0 !important;
+      border-radius: 10px;
+      --mat-button-toggle-height: 56px;
+    }
+    gumo-peg-mark {
+      vertical-align: middle;
+      margin-right: 6px;
+    }
+    strong {
+      margin-right: 6px;
+    }
+  `,
+})
+export class Participants {
+  readonly takers = input.required<readonly { readonly child: Child; readonly top: number }[]>();
+  readonly childId = input.required<string | null>();
+  readonly byTurns = input.required<boolean>();
+  readonly chosen = output<string>();
+  readonly byTurnsChange = output<boolean>();
+  protected readonly words = topWords;
+}
