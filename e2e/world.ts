@@ -134,7 +134,14 @@ export async function note(page: Page, outcome: string): Promise<void> {
       if (/unelevated/.test((await own.getAttribute('class')) ?? '')) break;
     }
   }
+  const tray = page.getByRole('region', { name: 'At the tray' });
+  const before = await tray.getAttribute('data-noted');
   await page.getByRole('button', { name: outcome, exact: true }).click();
+  const doubt = page.getByRole('alertdialog').getByRole('button').first();
+  await expect(async () => {
+    if (await doubt.isVisible()) await doubt.click();
+    expect(await tray.getAttribute('data-noted')).not.toBe(before);
+  }).toPass();
 }
 
 /** Finishes a session: calm all round, what changed, and back to the day. */

@@ -35,7 +35,7 @@ async function dayEnd(page) {
   await page.keyboard.press('j');
   await page.getByRole('radio', { name: /Kofi/ }).click();
   await page.getByRole('textbox').fill('Drummed the numbers up to twelve on the shed door.');
-  await page.getByRole('button', { name: 'Keep the words' }).click();
+  await page.getByRole('button', { name: 'Save the words' }).click();
   await page.getByRole('link', { name: 'Day’s end' }).click();
   await page.locator('article').first().waitFor();
   await page.clock.runFor(7000);

@@ -61,12 +61,6 @@ const small = (page: Page): Promise<string[]> =>
       }),
     );
 
-/** Where the answer speaks against the outcome, the first that is offered is meant. */
-async function doubts(page: Page): Promise<void> {
-  const doubt = page.getByRole('alertdialog').getByRole('button').first();
-  if (await doubt.isVisible()) await doubt.click();
-}
-
 test.describe('on a phone, by touch', () => {
   test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
 
@@ -85,7 +79,6 @@ test.describe('on a phone, by touch', () => {
         await asked(page);
         expect(await small(page), kind).toEqual([]);
         await note(page, tries % 2 === 0 ? 'Not yet' : 'On their own');
-        await doubts(page);
         await expect.poll(async () => (await kinds()).length).toBe(tries);
         if (tries >= 2 && (await kinds()).includes(kind as CaptureKind)) break;
       }

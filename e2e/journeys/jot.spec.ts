@@ -18,7 +18,7 @@ test('jotted in two taps from anywhere, seen at the day’s end and on the child
   await page.keyboard.press('j');
   await jot.getByRole('radio', { name: /Ilse/ }).click();
   await jot.getByRole('textbox', { name: 'Or words only' }).fill('counts the stairs by herself');
-  await jot.getByRole('button', { name: 'Keep the words' }).click();
+  await jot.getByRole('button', { name: 'Save the words' }).click();
   await expect(jot).toBeHidden();
 
   // One taken back again.
@@ -48,8 +48,8 @@ test('jotted in two taps from anywhere, seen at the day’s end and on the child
   await page.getByRole('button', { name: 'End Land in a cup' }).click();
   await expect(page.getByRole('heading', { name: 'Not ended yet' })).toBeHidden();
   await page.getByRole('textbox').fill('A calm day.');
-  await page.getByRole('button', { name: 'Keep the words' }).click();
-  await expect(page.getByRole('button', { name: 'Kept' })).toBeDisabled();
+  await page.getByRole('button', { name: 'Save the words' }).click();
+  await expect(page.getByRole('button', { name: 'Saved' })).toBeDisabled();
   await page.reload();
   await expect(page.getByRole('textbox')).toHaveValue('A calm day.');
 

@@ -1,5 +1,6 @@
 export * from './library.js';
 export * from './next-steps.js';
+export * from './on-screen.js';
 export * from './quantity.js';
 export * from './ranges.js';
 export * from './search.js';

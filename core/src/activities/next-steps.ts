@@ -95,8 +95,8 @@ function stepFor(wanted: Wanted, state: ChildState, today: Day): NextStep {
  * At most three next steps, best first, from three strands where there are three; those with an
  * activity at hand go before those without.
  */
-export function nextSteps(state: ChildState, today: Day): NextStep[] {
-  const open = frontierOf(state, today).filter(({ why }) => !REVIEWS.includes(why));
+export function nextSteps(state: ChildState, today: Day, speaks = true): NextStep[] {
+  const open = frontierOf(state, today, speaks).filter(({ why }) => !REVIEWS.includes(why));
   const chosen: Wanted[] = [];
   const strands = new Set<string>();
   for (const withActivity of [true, false]) {
@@ -115,8 +115,8 @@ export function nextSteps(state: ChildState, today: Day): NextStep[] {
 }
 
 /** What is to be seen again soon: due within a week, not checked yet, or a step back from what rests. */
-export function dueSoon(state: ChildState, today: Day): NextStep[] {
-  return frontierOf(state, today)
+export function dueSoon(state: ChildState, today: Day, speaks = true): NextStep[] {
+  return frontierOf(state, today, speaks)
     .filter(({ why }) => why === 'come-back' || REVIEWS.includes(why))
     .map((one) => stepFor(one, state, today));
 }

@@ -1,4 +1,4 @@
-import { SKILLS, type Skill, openedBy, skillOf } from '../skills/index.js';
+import { SKILLS, type Skill, openedBy, saidAloud, skillOf } from '../skills/index.js';
 import { type Day, addDays, daysBetween } from '../vocabulary/index.js';
 import type { ChildState } from './fold.js';
 import { isResting } from './ledger.js';
@@ -75,13 +75,17 @@ function isSettledAbove(skill: Skill, state: ChildState): boolean {
 /**
  * The skills open to a child now, and those to review or check, best first. Open is every skill whose
  * builds-on are all known, or, where the policy follows the lead, at least nearly. A skill that rests is
- * not among them; what it builds on stands in its place.
+ * not among them; what it builds on stands in its place. For a child who does not speak, what can only be
+ * said and was not asked aloud counts as met, and is not asked.
+ * @param speaks false where the child answers without words
  */
-export function frontierOf(state: ChildState, today: Day): Wanted[] {
+export function frontierOf(state: ChildState, today: Day, speaks = true): Wanted[] {
   const standings = new Map(SKILLS.map((skill) => [skill.id, standingOf(skill, state)]));
   const at = (id: string): Standing => standings.get(id) ?? 'not-met';
   const ready = (id: string): boolean =>
-    opensTheNext(skillOf(id), state) || (state.policy === 'follow-lead' && at(id) === 'nearly');
+    (!speaks && saidAloud(skillOf(id)) && at(id) === 'not-met') ||
+    opensTheNext(skillOf(id), state) ||
+    (state.policy === 'follow-lead' && at(id) === 'nearly');
   const pointed = new Map<string, string>();
   for (const skill of SKILLS) {
     const ledger = state.skills[skill.id]?.ledger;
@@ -97,6 +101,7 @@ export function frontierOf(state: ChildState, today: Day): Wanted[] {
     ),
   );
   return SKILLS.flatMap((skill): Wanted[] => {
+    if (!speaks && saidAloud(skill)) return [];
     const isOpenNow = skill.buildsOn.every(ready);
     const why =
       whyNow(skill, at(skill.id), isOpenNow, state, today) ??

@@ -42,6 +42,6 @@ describe('the likeliest skills', () => {
       if ('state' in next) state = next.state;
     }
     expect(likelySkills(state, '2026-03-10')[0]).toBe('give-3');
-    expect(likelySkills(state, '2026-03-10', 2).length).toBe(2);
+    expect(likelySkills(state, '2026-03-10', true, 2).length).toBe(2);
   });
 });

@@ -11,11 +11,16 @@ const MOST_OF_A_STRAND = 2;
  * The skills that are likeliest to be seen of a child now, likeliest first: what it is at, the last
  * seen first, then what is open to it; no more than two of a strand.
  */
-export function likelySkills(state: ChildState, today: Day, most = 5): string[] {
+export function likelySkills(
+  state: ChildState,
+  today: Day,
+  speaks = true,
+  most = 5,
+): string[] {
   const begun = Object.keys(state.skills)
     .filter((id) => ['started', 'nearly'].includes(standingOf(skillOf(id), state)))
     .sort((a, b) => (state.skills[b]?.day ?? '').localeCompare(state.skills[a]?.day ?? ''));
-  const open = frontierOf(state, today).map((one) => one.skillId);
+  const open = frontierOf(state, today, speaks).map((one) => one.skillId);
   const chosen: string[] = [];
   const strands = new Map<string, number>();
   for (const skillId of new Set([...begun, ...open])) {

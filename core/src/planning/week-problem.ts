@@ -22,6 +22,7 @@ import {
   minutesOfDay,
   closureOn,
   weekdayNumber,
+  speaksOf,
 } from '../vocabulary/index.js';
 import {
   type Barred,
@@ -72,7 +73,9 @@ const ageInYears = (birthDate: Day, day: Day): number => {
 export function weekProblem(facts: WeekFacts): PlannedWeek {
   const { household, sheet, today, children } = facts;
   const first = sheet.from > today ? sheet.from : today;
-  const wanted = children.map(({ state }) => frontierOf(state, first));
+  const wanted = children.map(({ child, state }) =>
+    frontierOf(state, first, speaksOf(child)),
+  );
   const careful = children.map(({ child }) => mustNotMeetSmallParts(child, first));
   const moments = [...household.moments]
     .sort((a, b) => a.time.localeCompare(b.time))

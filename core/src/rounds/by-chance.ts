@@ -22,10 +22,13 @@ const NAMES: Readonly<Record<string, readonly string[]>> = {
   dice: ['first die', 'second die', 'third die'],
 };
 
+/** Ways that came up, each once, in the order in which they first came. */
 const foundWays = (here: readonly Played[], whole: number): number[][] =>
-  here.flatMap(({ record }) =>
-    record.kind === 'bond' && record.whole === whole ? [[...record.parts]] : [],
-  );
+  here
+    .flatMap(({ record }) =>
+      record.kind === 'bond' && record.whole === whole ? [[...record.parts]] : [],
+    )
+    .filter((one, i, all) => all.findIndex((other) => other.join() === one.join()) === i);
 
 /** A tray holds one whole, and the last room is what is not in the others. */
 function tray(game: Game): Draft | null {

@@ -1,3 +1,4 @@
+export { ROUND_TITLES } from './titles.js';
 export { type Played, type RoundModule } from './game.js';
 export { MODULES, creditsOf, roundsOf } from './kinds.js';
 export { type Session, lastPart, playedOf, questionFor } from './session.js';

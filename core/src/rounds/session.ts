@@ -1,7 +1,7 @@
 import { drawScene } from '../handling/index.js';
 import { hashText } from '../numbers/index.js';
 import { matchSkills } from '../skills/index.js';
-import type { Activity, CaptureRecord, Observation } from '../vocabulary/index.js';
+import type { Activity, CaptureRecord, Observation, RoundKind } from '../vocabulary/index.js';
 import { type Draft, type Game, type Played, pendingWant, skillsOf, wayOf } from './game.js';
 import { MODULES, creditsOf, roundsOf } from './kinds.js';
 import type { Question } from './question.js';
@@ -27,6 +27,9 @@ export function playedOf({ round, outcome, record, counts }: Observation): Playe
     counts: counts ?? [],
   };
 }
+
+/** A walk stays until it is over: ways in order, one at a time, a guess with its count. */
+const WALKS: readonly RoundKind[] = ['ways', 'one-step', 'predict-count'];
 
 /** Rounds that go on from what was just asked cannot be the first. */
 const GOES_ON = 'that';
@@ -117,7 +120,8 @@ export function questionFor(session: Session): Question | null {
   let part = chosen ?? last?.part ?? opening(session);
   let lap = last?.lap ?? 0;
   // What put the child on the card comes early, if another part of the chain has to be opened for it.
-  const want = chosen === null ? pendingWant(session) : null;
+  const midway = last !== undefined && WALKS.includes(last.kind);
+  const want = chosen === null && !midway ? pendingWant(session) : null;
   if (want !== null && !serves(activity, part, want)) {
     const other = parts.findIndex((_, at) => serves(activity, at, want));
     if (other >= 0) part = other;

@@ -72,6 +72,12 @@ export function matchSkills(patterns: readonly string[]): string[] {
   );
 }
 
+/** Families that can only be said: words in order, up, down, on, by steps. */
+const ALOUD: ReadonlySet<string> = new Set(['say', 'say-back', 'say-on', 'step']);
+
+/** True for a skill that can only be shown by speaking. */
+export const saidAloud = ({ family }: Skill): boolean => ALOUD.has(family);
+
 /** True for an item about nothing, or about all of it: such alone say little of a skill. */
 export function isZeroOrWhole({ number, parts, form }: Item, { to }: Skill): boolean {
   if (parts.length > 0) {

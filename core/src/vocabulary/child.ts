@@ -57,6 +57,10 @@ export const Child = v.object({
   version: Version,
 });
 
+/** True for a child who answers in words. */
+export const speaksOf = ({ answerModes }: Pick<Child, 'answerModes'>): boolean =>
+  answerModes.includes('speaks');
+
 export type PegMark = v.InferOutput<typeof PegMark>;
 export type PegShape = (typeof PEG_SHAPES)[number];
 export type PegColor = (typeof PEG_COLORS)[number];

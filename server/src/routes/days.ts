@@ -1,3 +1,4 @@
+import { frontierOf } from '@gumo/core/evidence';
 import { nextSteps, topFor } from '@gumo/core/activities';
 import {
   Day,
@@ -6,6 +7,7 @@ import {
   type Observation,
   type Outcome,
   marked,
+  speaksOf,
 } from '@gumo/core/vocabulary';
 import { Router } from 'express';
 import { checked, notFound, outdated, wrongField } from '../problems.js';
@@ -84,7 +86,7 @@ export function daysRoutes(context: Context): Router {
       .filter((child) => !child.archived && !away.includes(child.id) && !planned.has(child.id));
     response.json(
       without.flatMap((child) => {
-        const steps = nextSteps(context.progress.of(child), day);
+        const steps = nextSteps(context.progress.of(child), day, speaksOf(child));
         const step = steps.find((one) => one.activityId !== null);
         return step ? [{ childId: child.id, step }] : [];
       }),
@@ -100,7 +102,12 @@ export function daysRoutes(context: Context): Router {
     response.json(
       children.map((child) => ({
         childId: child.id,
-        top: topFor(activity, context.progress.of(child), day),
+        top: topFor(
+          activity,
+          context.progress.of(child),
+          day,
+          frontierOf(context.progress.of(child), day, speaksOf(child)),
+        ),
       })),
     );
   });

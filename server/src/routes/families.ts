@@ -3,7 +3,7 @@ import { conclude } from '@gumo/core/evidence';
 import { TEACHERS_NOTE, familyPage } from '@gumo/core/family';
 import type { Block } from '@gumo/core/sheets';
 import { mustNotMeetSmallParts } from '@gumo/core/things';
-import { Day, FamilyLetter, Id, addDays } from '@gumo/core/vocabulary';
+import { Day, FamilyLetter, Id, addDays, speaksOf } from '@gumo/core/vocabulary';
 import { Router } from 'express';
 import * as v from 'valibot';
 import { checked, notFound, wrongField } from '../problems.js';
@@ -40,7 +40,7 @@ export function familiesRoutes(context: Context): Router {
       before: before.get(view.skillId) ?? 'not-met',
       seen: seen.get(view.skillId) ?? 0,
     }));
-    const next = nextSteps(now, to).map((step) => step.skillId);
+    const next = nextSteps(now, to, speaksOf(child)).map((step) => step.skillId);
     response.json(familyPage(child, { from, to }, skills, next, mustNotMeetSmallParts(child, to)));
   });
 

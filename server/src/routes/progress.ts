@@ -11,7 +11,7 @@ import {
 } from '@gumo/core/details';
 import { changesBetween, conclude, lookResult, whatChanged } from '@gumo/core/evidence';
 import { type Strand, skillsOfStrand } from '@gumo/core/skills';
-import { Day, POLICIES, Version, oneOf } from '@gumo/core/vocabulary';
+import { Day, POLICIES, Version, oneOf, speaksOf } from '@gumo/core/vocabulary';
 import { Router } from 'express';
 import * as v from 'valibot';
 import { checked, notFound } from '../problems.js';
@@ -41,8 +41,8 @@ export function progressRoutes(context: Context): Router {
       childId: child.id,
       day,
       views: conclude(state, day, thingNames()),
-      steps: nextSteps(state, day),
-      due: dueSoon(state, day),
+      steps: nextSteps(state, day, speaksOf(child)),
+      due: dueSoon(state, day, speaksOf(child)),
       look: state.look
         ? { tries: state.look.tries.length, places: lookResult(state.look, new Set()).places }
         : null,

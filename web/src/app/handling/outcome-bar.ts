@@ -48,11 +48,16 @@ import type { Outcome } from '@gumo/core/vocabulary';
     }
     @media (max-width: 700px) {
       :host {
-        grid-template-columns: 1fr 1fr;
-        gap: 6px;
+        grid-template-columns: 1.3fr 1fr 1fr 1fr;
+        gap: 5px;
       }
       button {
-        block-size: 56px;
+        block-size: 60px;
+        min-inline-size: 56px;
+        padding: 0 4px;
+        font-size: 14px;
+        line-height: 1.15;
+        white-space: normal;
       }
     }
   `,

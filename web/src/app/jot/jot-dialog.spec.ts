@@ -81,6 +81,23 @@ describe('a jot', () => {
     );
   });
 
+  it('takes numbers: counted six, touched seven', async () => {
+    const { place, put } = await open(kofi.id);
+    place.fixture.componentInstance['counted'].set('total-10');
+    await place.settle();
+    await place.click('six');
+    await place.click('touched one twice');
+    await place.click('7');
+    await place.click('Not yet');
+    const [parcel] = put;
+    if (parcel?.kind !== 'observation') throw new Error('no observation');
+    expect(parcel.observation.record).toEqual(
+      jasmine.objectContaining({ kind: 'count', n: 6, lastWord: 7, doubled: 1 }),
+    );
+    expect(parcel.observation.counts!.map((one) => one.skillId).sort()).toEqual(['total-10']);
+    expect(parcel.observation.round).toBeUndefined();
+  });
+
   it('begins with the child at the tray', async () => {
     const { place } = await open(kofi.id);
     expect(place.find('[aria-checked="true"]').textContent).toContain('Kofi');
@@ -88,9 +105,12 @@ describe('a jot', () => {
 
   it('keeps words by themselves, and takes them back', async () => {
     const { place, put, takeBack } = await open(ilse.id);
-    expect(place.find<HTMLButtonElement>('button', 'Keep the words').disabled).toBeTrue();
-    await place.fill(/words only/, '  counts the stairs  ');
-    await place.click('Keep the words');
+    expect(place.find<HTMLButtonElement>('button', 'Save the words').disabled).toBeTrue();
+    const area = place.find<HTMLTextAreaElement>('textarea');
+    area.value = '  counts the stairs  ';
+    area.dispatchEvent(new Event('input'));
+    await place.settle();
+    await place.click('Save the words');
     expect(put[0]).toEqual(
       jasmine.objectContaining({
         kind: 'note',

@@ -15,10 +15,22 @@ import {
   MatDialogModule,
   MatDialogRef,
 } from '@angular/material/dialog';
+import { MatButtonModule } from '@angular/material/button';
+import { MatButtonToggleModule } from '@angular/material/button-toggle';
+import { MatFormFieldModule } from '@angular/material/form-field';
+import { MatInputModule } from '@angular/material/input';
+import { MatSelectModule } from '@angular/material/select';
 import { MatSnackBar } from '@angular/material/snack-bar';
 import { type ChildState, emptyState, likelySkills } from '@gumo/core/evidence';
-import { skillOf } from '@gumo/core/skills';
-import { type Child, type Observation, OUTCOMES, type Outcome } from '@gumo/core/vocabulary';
+import type { Tried } from '@gumo/core/rounds';
+import { STRAND_TITLES, STRANDS, skillOf, skillsOfStrand } from '@gumo/core/skills';
+import {
+  type Child,
+  type Observation,
+  OUTCOMES,
+  type Outcome,
+  speaksOf,
+} from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
 import { v7 as uuid } from 'uuid';
 import { Api } from '../common/api';
@@ -28,7 +40,9 @@ import { OUTCOME_WORDS } from '../common/words';
 import { Evidence } from '../state/answers';
 import { childrenFeature } from '../state/children';
 import { dayFeature } from '../state/day';
+import { householdFeature } from '../state/household';
 import { Outbox } from '../state/outbox';
+import { JotNumbers } from './jot-numbers';
 
 export interface JotData {
   readonly childId: string | null;
@@ -38,14 +52,23 @@ const SHORT: Record<Outcome, string> = {
   own: 'own',
   help: 'help',
   'not-yet': 'not yet',
-  'not-now': 'not now',
+  'not-now': 'not today',
 };
 
-/** Two taps and done: a child, then one of the five likeliest skills with how it went; or words. */
+/** Two taps and done: a child, then one of the likeliest skills with how it went; or numbers, or words. */
 @Component({
   selector: 'gumo-jot-dialog',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatDialogModule, PegMark],
+  imports: [
+    JotNumbers,
+    MatButtonModule,
+    MatButtonToggleModule,
+    MatDialogModule,
+    MatFormFieldModule,
+    MatInputModule,
+    MatSelectModule,
+    PegMark,
+  ],
   templateUrl: './jot-dialog.html',
   styleUrl: './jot-dialog.scss',
 })
@@ -78,10 +101,23 @@ export class JotDialog {
   private readonly evidence = signal<ChildState | null>(null);
   protected readonly skills = computed(() => {
     const state = this.evidence();
+    const child = this.child();
+    const speaks = child === null || speaksOf(child);
     return state && state.childId === this.childId()
-      ? likelySkills(state, this.clock.today()).map(skillOf)
+      ? likelySkills(state, this.clock.today(), speaks).map(skillOf)
       : [];
   });
+  /** The skill whose numbers are being noted; null while none is. */
+  protected readonly counted = linkedSignal<unknown, string | null>({
+    source: () => this.childId(),
+    computation: () => null,
+  });
+  private readonly household = this.store.selectSignal(householdFeature.selectHousehold);
+  protected readonly languages = computed(() => this.household()?.languages ?? ['en']);
+  protected readonly strands = STRANDS.map((strand) => ({
+    title: STRAND_TITLES[strand],
+    skills: skillsOfStrand(strand),
+  }));
   protected readonly words = signal('');
   protected readonly outcomes = OUTCOMES;
   protected readonly short = SHORT;
@@ -103,6 +139,18 @@ export class JotDialog {
   }
 
   protected note(skillId: string, outcome: Outcome): void {
+    const record = { kind: 'note' as const, words: this.words().trim() };
+    this.keep({ skillId, itemId: null, outcome, answered: null, record });
+  }
+
+  /** A try with its numbers, asked by itself: it belongs to no round. */
+  protected noteNumbers({ skillId, itemId, outcome, answered, record, counts }: Tried): void {
+    this.keep({ skillId, itemId, outcome, answered, record, counts });
+  }
+
+  private keep(
+    tried: Pick<Observation, 'skillId' | 'itemId' | 'outcome' | 'answered' | 'record' | 'counts'>,
+  ): void {
     const child = this.child();
     if (!child) return;
     const observation: Observation = {
@@ -110,20 +158,17 @@ export class JotDialog {
       childId: child.id,
       sittingId: null,
       activityId: null,
-      skillId,
-      itemId: null,
       at: this.clock.instant(),
       day: this.clock.today(),
-      outcome,
       triedFirst: true,
-      answered: null,
       reason: null,
       things: [],
       notedBy: '',
       note: '',
-      record: { kind: 'note', words: this.words().trim() },
+      ...tried,
     };
     void this.outbox.put({ kind: 'observation', observation });
+    const { skillId, outcome } = tried;
     const said = `${child.name}: ${skillOf(skillId).title}, ${OUTCOME_WORDS[outcome]}`;
     this.done(said, () =>
       this.outbox.put({
@@ -152,7 +197,7 @@ export class JotDialog {
       notedBy: '',
     };
     void this.outbox.put({ kind: 'note', note });
-    this.done(`${child.name}: words kept`, () =>
+    this.done(`${child.name}: words saved`, () =>
       this.outbox.put({ kind: 'note-back', noteId: note.id, childId: child.id }),
     );
   }
@@ -176,7 +221,7 @@ export function openJot(injector: Injector, childId: string | null): void {
   if (dialog.openDialogs.length > 0) return;
   dialog.open(JotDialog, {
     data: { childId } satisfies JotData,
-    width: '600px',
+    width: '680px',
     maxWidth: 'calc(100vw - 16px)',
     maxHeight: 'calc(100dvh - 16px)',
     autoFocus: '[aria-checked="true"]',

@@ -8,7 +8,8 @@ import {
   signal,
 } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
-import { topsOf } from '@gumo/core/activities';
+import { MatButtonModule } from '@angular/material/button';
+import { onScreen, topsOf } from '@gumo/core/activities';
 import { findSheet, proposedFor } from '@gumo/core/sheets';
 import { matchSkills, skillOf } from '@gumo/core/skills';
 import { type NeedLine, careFor, cautionsAt, clothedIn, needsOf } from '@gumo/core/things';
@@ -54,7 +55,7 @@ const SAMPLES = 4;
 @Component({
   selector: 'gumo-activity-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [BandSign, CautionList, Icon, PegMark, SceneView, RouterLink],
+  imports: [BandSign, CautionList, Icon, MatButtonModule, PegMark, SceneView, RouterLink],
   templateUrl: './activity-page.html',
   styleUrl: './activity-page.scss',
 })
@@ -163,6 +164,11 @@ export class ActivityPage {
     const all = clothedIn(activity, this.takers(), this.things(), this.care());
     const key = (one: (typeof all)[number]): string => `${one.child.id} ${one.interest}`;
     return all.filter((one, i) => all.findIndex((other) => key(other) === key(one)) === i);
+  });
+  /** The manipulative or the tool that it can be done with here. */
+  protected readonly onScreen = computed(() => {
+    const activity = this.activity();
+    return activity ? onScreen(activity) : [];
   });
   /** How it looks laid out and what is asked, for the largest range. */
   protected readonly sample = computed(() => {

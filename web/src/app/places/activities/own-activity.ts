@@ -30,6 +30,7 @@ import { Icon } from '../../common/icon';
 import { Conflicts, type FieldWords } from '../../conflict/conflicts';
 import { OwnActivities } from '../../state/answers';
 import { HouseholdActions, householdFeature } from '../../state/household';
+import { RoundField } from './round-field';
 
 type Draft = OwnActivity;
 type QuantityChoice = 'fixed' | 'child' | 'top' | 'tops' | 'rows' | 'other';
@@ -150,7 +151,7 @@ const ACTIVITY_WORDS: FieldWords = {
 @Component({
   selector: 'gumo-own-activity',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Icon, RouterLink],
+  imports: [Icon, RouterLink, RoundField],
   templateUrl: './own-activity.html',
   styleUrl: './own-activity.scss',
 })

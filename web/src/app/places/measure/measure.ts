@@ -10,6 +10,7 @@ import {
 } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
+import { UsedIn } from '../../common/used-in';
 import { ThingsActions } from '../../state/things';
 import { Along } from './along';
 import { BalanceTool } from './balance';
@@ -34,7 +35,7 @@ const TOOLS = [
 @Component({
   selector: 'gumo-measure',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Along, BalanceTool, Charts, JarTool, Mirrors, Patterns, RouterLink, Weigh],
+  imports: [Along, BalanceTool, Charts, JarTool, Mirrors, Patterns, RouterLink, UsedIn, Weigh],
   providers: [MeasuringSitting],
   template: `
     <nav aria-label="What to measure with">
@@ -47,6 +48,7 @@ const TOOLS = [
         </a>
       }
     </nav>
+    <gumo-used-in place="measure" [thing]="open().id" />
     @switch (open().id) {
       @case ('weigh') {
         <gumo-weigh />

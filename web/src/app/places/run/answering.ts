@@ -16,7 +16,7 @@ import { afterPaint } from '../../common/after-paint';
 import { languageName } from '../../common/words';
 import { householdFeature } from '../../state/household';
 import { RunActions, runFeature } from '../../state/run';
-import { keyTyped } from './answer-pad';
+import { keyTyped } from '../../handling/answer-pad';
 import type { Reason } from './how-answered';
 
 /** The try that is on: what is asked, what stands on its pad, how the child answered, and why. */

@@ -36,23 +36,24 @@ const DIGITS = [1, 2, 3, 4, 5, 6, 7, 8, 9, 0];
       }
     </p>
     @if (open()) {
-      <div role="group" [attr.aria-label]="what().words + ' ' + (slot() ?? '')" class="keys">
-        @for (n of keys(); track n) {
-          <button
-            matButton="tonal"
-            type="button"
-            class="child-reads"
-            [attr.aria-pressed]="several() ? came().includes(n) : null"
-            (click)="take(n)"
-          >
-            {{ n }}
-          </button>
-        }
-        @if (what().high > most && !digits()) {
-          <button matButton="tonal" type="button" (click)="typed.set(0)">more …</button>
-        }
-      </div>
-      @if (digits()) {
+      @if (!digits()) {
+        <div role="group" [attr.aria-label]="what().words + ' ' + (slot() ?? '')" class="keys">
+          @for (n of keys(); track n) {
+            <button
+              matButton="tonal"
+              type="button"
+              class="child-reads"
+              [attr.aria-pressed]="several() ? came().includes(n) : null"
+              (click)="take(n)"
+            >
+              {{ n }}
+            </button>
+          }
+          @if (what().high > most) {
+            <button matButton="tonal" type="button" (click)="typed.set(0)">more …</button>
+          }
+        </div>
+      } @else {
         <div role="group" aria-label="Digits" class="keys digits">
           <output class="child-reads">{{ typed() }}</output>
           @for (digit of all; track digit) {

@@ -33,6 +33,8 @@ export class Noting {
       .filter((one) => one.childId === this.child()?.id)
       .toReversed(),
   );
+  /** How many tries stand in this session, of all its children. */
+  readonly all = computed(() => this.observations().length);
   /** The whole sentence of what was just answered, until the next tap. */
   readonly told = signal<Sentence | null>(null);
   readonly acknowledged = signal('');

@@ -36,7 +36,7 @@ import { Outbox } from '../../state/outbox';
 import { RunActions, runFeature } from '../../state/run';
 import { sittingSoFar } from '../../state/sitting-so-far';
 import { ThingsActions, thingsFeature } from '../../state/things';
-import { AnswerPad } from './answer-pad';
+import { AnswerPad } from '../../handling/answer-pad';
 import { Answering } from './answering';
 import { CameUp } from './came-up';
 import { Finishing } from './finishing';

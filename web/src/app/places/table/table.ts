@@ -14,6 +14,7 @@ import { FRAME, HANDLINGS, type AnyHandling, type Control, countOf } from '@gumo
 import { type Random, seeded } from '@gumo/core/numbers';
 import { Store } from '@ngrx/store';
 import { Clock } from '../../common/clock';
+import { UsedIn } from '../../common/used-in';
 import { Icon } from '../../common/icon';
 import { NumberWords } from '../../common/number-words';
 import { Voice } from '../../common/voice';
@@ -32,7 +33,7 @@ const WORD_MS = 900;
 @Component({
   selector: 'gumo-table',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Icon, PartWhole, RouterLink, SceneView, ToTheChild, TraceDigit],
+  imports: [Icon, PartWhole, RouterLink, SceneView, ToTheChild, TraceDigit, UsedIn],
   templateUrl: './table.html',
   styleUrl: './table.scss',
 })

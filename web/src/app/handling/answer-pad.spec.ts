@@ -1,7 +1,7 @@
 import { padFor } from '@gumo/core/pads';
 import { questionForItem } from '@gumo/core/rounds';
 import type { CaptureRecord, RecordOf } from '@gumo/core/vocabulary';
-import { Place } from '../../testing/place';
+import { Place } from '../testing/place';
 import { AnswerPad, keyTyped } from './answer-pad';
 
 const SETTING = { languages: [{ tag: 'en', name: 'English' }] };

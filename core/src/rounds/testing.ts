@@ -1,0 +1,77 @@
+import { findActivity } from '../activities/library.js';
+import { emptyState } from '../evidence/index.js';
+import type { AnswerMode, CaptureRecord, Outcome } from '../vocabulary/index.js';
+import { triedAs } from './play.js';
+import type { Question } from './question.js';
+import { type Session, questionFor } from './session.js';
+
+/** A child at the table with one activity, answered question by question. */
+export class Table {
+  private readonly past: Session['past'][number][] = [];
+  private came: readonly number[] = [];
+  private picked: number | null = null;
+  private chosen: number | null;
+
+  /** @param part the part of the chain that the adult goes on with; null to let it open by itself */
+  constructor(
+    readonly activityId: string,
+    private readonly top: number,
+    part: number | null = 0,
+    private readonly modes: readonly AnswerMode[] = ['speaks'],
+    private readonly wants: readonly string[] = [],
+  ) {
+    this.chosen = part;
+  }
+
+  get question(): Question {
+    const activity = findActivity(this.activityId);
+    if (!activity) throw new RangeError(`no activity "${this.activityId}"`);
+    const question = questionFor({
+      activity,
+      top: this.top,
+      state: emptyState('c', 'middle'),
+      name: 'Ilse',
+      modes: this.modes,
+      wants: this.wants,
+      past: this.past,
+      came: this.came,
+      picked: this.picked,
+      chosen: this.chosen,
+      today: '2026-03-10',
+      seed: 'table',
+      language: 'en',
+      fill: 'row',
+      forced: null,
+    });
+    if (!question) throw new RangeError(`nothing is asked in "${this.activityId}"`);
+    return question;
+  }
+
+  /** Chance or the child decides. */
+  comesUp(...came: number[]): this {
+    this.came = came;
+    return this;
+  }
+
+  pick(n: number): this {
+    this.picked = n;
+    return this;
+  }
+
+  /** Notes the question that stands, and says what it was. */
+  note(outcome: Outcome = 'own', tapped: CaptureRecord | null = null): Question {
+    const { question } = this;
+    const tried = triedAs(question, tapped ?? question.right, outcome);
+    if (!tried) throw new RangeError(`nothing can be noted: ${question.say}`);
+    const { record, counts, round } = tried;
+    this.past.push({ ...round, record, counts, outcome });
+    this.came = [];
+    this.chosen = null;
+    return question;
+  }
+
+  /** What the answer to the question that stands counts for, as "skill/item". */
+  get counts(): string[] {
+    return this.question.counts.map(({ skillId, itemId }) => `${skillId}/${itemId}`);
+  }
+}
