@@ -9,28 +9,56 @@ const DAY = '2026-03-10';
 const DESK = { width: 1280, height: 800 };
 const PHONE = { width: 390, height: 844 };
 
-const begin = (page) => page.getByRole('button', { name: 'Begin A lot and a few' }).click();
-/** One try, once the next question stands. */
+/** One try, once the next question stands; what comes up is tapped first. */
 async function note(page, key) {
-  await page.locator('.sentence').waitFor();
+  const goOn = page.getByRole('button', { name: 'Go on', exact: true });
+  if (await goOn.isVisible()) await goOn.click();
   await page.locator('.tray:not([aria-busy="true"])').waitFor();
+  const keys = page.locator('gumo-came-up .keys button');
+  for (let i = 0; i < 3 && (await keys.count()) > 0; i++) {
+    const chips = await page.locator('gumo-came-up .line button').count();
+    await keys.nth(5 - i).click();
+    await page.locator('gumo-came-up .line button').nth(chips).waitFor();
+  }
+  const outcomes = page.getByRole('group', { name: 'How it went' });
+  await outcomes.waitFor();
+  if (!key) return;
   await page.keyboard.press(key);
+  await goOn.waitFor();
+}
+async function beginAt(page, activity, child) {
+  await page.goto(new URL(`/activities/${activity}`, page.url()).href);
+  await page.getByRole('button', { name: new RegExp(`^${child}`) }).click();
+  await page.getByRole('button', { name: 'Begin', exact: true }).click();
+  await page.locator('.ask .sentence').waitFor();
+}
+/** A walk through the ways of a number. */
+async function walk(page) {
+  await beginAt(page, 'two-plates', 'Kofi');
+  for (const key of ['o', 'o', 'h']) await note(page, key);
+  await page.getByRole('button', { name: 'Go on', exact: true }).click();
+}
+/** What two cards brought. */
+async function sum(page) {
+  await beginAt(page, 'peg-rail', 'Kofi');
+  await note(page, '');
 }
 async function sit(page) {
-  await begin(page);
-  await page.locator('.sentence').waitFor();
-  await page.getByRole('tab', { name: /Mirela/ }).click();
-  for (const key of ['o', 'o', 'h', 'o']) await note(page, key);
+  await beginAt(page, 'two-plates', 'Kofi');
+  for (const key of ['h', 'h', 'h', 'h']) await note(page, key);
 }
-/** Two sittings, a jot in words, one left open: the evening of a day. */
+async function calm(page) {
+  await page.getByRole('button', { name: 'Finish', exact: true }).first().click();
+  await page.getByRole('button', { name: 'All calm' }).click();
+  await page.getByRole('button', { name: 'Back to the day' }).click();
+}
+/** Two sessions, a note in words, one left open: the evening of a day. */
 async function dayEnd(page) {
   await sit(page);
-  await page.getByRole('button', { name: 'Finish', exact: true }).first().click();
-  await page.getByRole('button', { name: 'Calm' }).click();
-  await page.getByRole('button', { name: 'Begin Land in a cup' }).click();
-  for (const key of ['o', 'h', 'o']) await note(page, key);
-  await page.getByText('So far').waitFor();
-  await page.locator('gumo-so-far li button').nth(2).waitFor();
+  await calm(page);
+  await beginAt(page, 'next-number', 'Ilse');
+  for (const key of ['h', 'h', 'h']) await note(page, key);
+  await page.locator('gumo-so-far li button').first().waitFor();
   await page.goto(new URL('/today', page.url()).href);
   await page.keyboard.press('j');
   await page.getByRole('radio', { name: /Kofi/ }).click();
@@ -125,8 +153,8 @@ async function sheets(page) {
 const VIEWS = [
   ['today', DESK, 'light', async (page) => void (await page.getByRole('checkbox').nth(1).click())],
   ['today-evening', DESK, 'dark', async () => {}],
-  ['run', DESK, 'light', sit],
-  ['run-phone', PHONE, 'light', sit],
+  ['run', DESK, 'light', walk],
+  ['run-phone', PHONE, 'light', sum],
   ['child', DESK, 'light', (page) => openChild(page, 'Kofi', 'bond-5')],
   ['family', DESK, 'light', (page) => openTab(page, 'Kofi', 'Family')],
   ['measure-weigh', DESK, 'light', weigh],

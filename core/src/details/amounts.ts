@@ -1,9 +1,9 @@
 import type { ChildState } from '../evidence/index.js';
 import { findSkill, skillsOfStrand } from '../skills/index.js';
 import type { Observation } from '../vocabulary/index.js';
-import { type Seen, seenOf } from './tallies.js';
+import { NOT_SEEN, type Seen, addTo, seenOf } from './tallies.js';
 
-/** One way to make a whole: with both parts named, and with the other part hidden. */
+/** One way to make a whole: both parts told by the child, and one part told to it. */
 export interface BondCell {
   readonly part: number;
   readonly made: Seen;
@@ -15,17 +15,23 @@ export interface BondRow {
   readonly cells: readonly BondCell[];
 }
 
-/** The ways to make every whole from 2 to 10, and what was seen of each. */
-export function bonds(state: ChildState): BondRow[] {
+/** The ways to make every whole from 2 to 10, and what was seen of each, first to last. */
+export function bonds(observations: readonly Observation[]): BondRow[] {
+  const made = new Map<string, Seen>();
+  const hidden = new Map<string, Seen>();
+  for (const { record, outcome } of observations) {
+    if (record.kind !== 'bond' || record.parts.length !== 2 || outcome === 'not-now') continue;
+    const map = record.inView.length === 1 ? hidden : made;
+    addTo(map, `${record.whole}/${record.parts[0]}`, outcome);
+  }
   return Array.from({ length: 9 }, (_, i) => {
     const whole = i + 2;
-    const hide = whole <= 5 ? 'hide-5' : 'hide-10';
     return {
       whole,
       cells: Array.from({ length: whole + 1 }, (_cell, part) => ({
         part,
-        made: seenOf(state, [[`bond-${whole}`, `p${part}-${whole - part}`]]),
-        hidden: seenOf(state, [[hide, `w${whole}-${part}`]]),
+        made: made.get(`${whole}/${part}`) ?? NOT_SEEN,
+        hidden: hidden.get(`${whole}/${part}`) ?? NOT_SEEN,
       })),
     };
   });
@@ -39,28 +45,29 @@ export interface ComparedPair {
   readonly numerals: Seen;
 }
 
-const THINGS = ['more-clear', 'more-5', 'more-10'];
-const NUMERALS = ['greater-10', 'sign-10'];
+const MOST = 10;
+/** Families that compare numerals instead of things. */
+const NUMERALS = ['greater', 'sign'];
 
-/** All pairs 0 to 10 that can be asked, with what was seen of each. */
-export function comparing(state: ChildState): ComparedPair[] {
-  const within = (ids: readonly string[], a: number, b: number): Seen =>
-    seenOf(
-      state,
-      ids.flatMap((id) =>
-        (findSkill(id)?.items ?? [])
-          .filter(({ parts: [x = 0, y = 0] }) => Math.max(x, y) === a && Math.min(x, y) === b)
-          .map((item) => [id, item.id] as const),
-      ),
-    );
+/** All pairs 0 to 10 that can be asked, with what was seen of each, first to last. */
+export function comparing(observations: readonly Observation[]): ComparedPair[] {
+  const things = new Map<string, Seen>();
+  const numerals = new Map<string, Seen>();
+  for (const { record, outcome, skillId } of observations) {
+    if (record.kind !== 'compare' || outcome === 'not-now' || record.asked === 'difference')
+      continue;
+    const map = NUMERALS.includes(findSkill(skillId)?.family ?? '') ? numerals : things;
+    const { left, right } = record;
+    addTo(map, `${Math.max(left, right)}/${Math.min(left, right)}`, outcome);
+  }
   const pairs: ComparedPair[] = [];
-  for (let larger = 0; larger <= 10; larger++) {
+  for (let larger = 0; larger <= MOST; larger++) {
     for (let smaller = 0; smaller <= larger; smaller++) {
       pairs.push({
         larger,
         smaller,
-        things: within(THINGS, larger, smaller),
-        numerals: within(NUMERALS, larger, smaller),
+        things: things.get(`${larger}/${smaller}`) ?? NOT_SEEN,
+        numerals: numerals.get(`${larger}/${smaller}`) ?? NOT_SEEN,
       });
     }
   }
@@ -86,7 +93,7 @@ export function glancing(state: ChildState, observations: readonly Observation[]
   }
   const cells = new Map<string, GlanceCell>();
   for (const skill of skillsOfStrand('glance')) {
-    if (skill.id.startsWith('frame')) continue;
+    if (skill.family === 'frame') continue;
     for (const item of skill.items) {
       const picture = item.form ?? 'two groups';
       const key = `${item.number}/${picture}`;

@@ -1,5 +1,5 @@
 import { emptyState, foldAll } from '../evidence/index.js';
-import { findItem, skillOf, skillsOfStrand } from '../skills/index.js';
+import { skillOf, skillsOfStrand } from '../skills/index.js';
 import type { CaptureRecord, Observation, Outcome } from '../vocabulary/index.js';
 import { bonds, comparing, glancing, numerals, saying, slipsOverTime, writing } from './index.js';
 
@@ -35,7 +35,6 @@ const folded = (observations: readonly Observation[]) =>
     'middle',
     observations.map((observation) => ({ kind: 'observation', observation })),
   );
-const NOTE: CaptureRecord = { kind: 'note', words: '' };
 const numeral = (shown: number, answer: number | null): CaptureRecord => ({
   kind: 'numeral',
   shown,
@@ -68,22 +67,23 @@ describe('the numerals in detail', () => {
     }
   });
 
-  it('name what a numeral was taken for, the most frequent first, smaller first on equal', () => {
+  it('name what a numeral was taken for on two days, the most frequent first', () => {
     const all = [
       seen('name-10', 'n6', numeral(6, 9), 'not-yet'),
       seen('name-10', 'n6', numeral(6, 9), 'not-yet'),
+      seen('name-10', 'n6', numeral(6, 9), 'not-yet', '2026-03-04'),
       seen('name-10', 'n6', numeral(6, 8), 'not-yet'),
+      seen('name-10', 'n6', numeral(6, 8), 'not-yet', '2026-03-04'),
       seen('name-10', 'n6', numeral(6, 5), 'not-yet'),
       seen('name-10', 'n6', numeral(6, 6)),
       seen('name-10', 'n6', numeral(6, null), 'not-yet'),
     ];
     const six = numerals(folded(all), all)[6]!;
     expect(six.takenFor).toEqual([
-      { n: 9, times: 2 },
-      { n: 5, times: 1 },
-      { n: 8, times: 1 },
+      { n: 9, times: 3 },
+      { n: 8, times: 2 },
     ]);
-    expect(six.named).toEqual({ asked: 6, own: 1, last: 'not-yet' });
+    expect(six.named).toEqual({ asked: 8, own: 1, last: 'not-yet' });
   });
 
   it('keep naming, matching and writing apart', () => {
@@ -139,53 +139,58 @@ describe('writing in detail', () => {
   });
 });
 
+const bond = (parts: number[], inView: number[]): CaptureRecord => ({
+  kind: 'bond',
+  whole: parts.reduce((a, b) => a + b, 0),
+  parts,
+  inView,
+  answer: parts[1] ?? 0,
+});
+
 describe('bonds in detail', () => {
   it('hold the n + 1 ways to make each whole from 2 to 10 (own arithmetic)', () => {
-    const rows = bonds(NOTHING);
+    const rows = bonds([]);
     expect(rows.map((row) => row.whole)).toEqual([2, 3, 4, 5, 6, 7, 8, 9, 10]);
     for (const row of rows) expect(row.cells.length).toBe(row.whole + 1);
   });
 
-  it('ask for items that the map really has, every way once', () => {
-    for (const { whole, cells } of bonds(NOTHING)) {
-      for (const { part } of cells) {
-        const item = findItem(`bond-${whole}`, `p${part}-${whole - part}`);
-        expect(item?.parts)
-          .withContext(`${part} of ${whole}`)
-          .toEqual([part, whole - part]);
-      }
-    }
-  });
-
-  it('put a try in its own cell, made and hidden apart', () => {
-    const hidden = skillOf('hide-5').items.find((item) => item.id.startsWith('w5-'))!;
-    const made5 = skillOf('bond-5').items[0]!;
-    const all = [seen('bond-5', made5.id, NOTE), seen('hide-5', hidden.id, NOTE, 'not-yet')];
-    const five = bonds(folded(all))[3]!;
-    expect(five.cells.reduce((sum, cell) => sum + cell.made.asked, 0)).toBe(1);
-    expect(five.cells[made5.parts[0]!]!.made.own).toBe(1);
-    expect(five.cells.reduce((sum, cell) => sum + cell.hidden.asked, 0)).toBe(1);
-    expect(five.cells.find((cell) => `w5-${cell.part}` === hidden.id)!.hidden.last).toBe('not-yet');
+  it('put a try in its own cell, both parts told apart from one part told', () => {
+    const all = [
+      seen('bond-5', 'p3-2', bond([3, 2], [])),
+      seen('hide-5', 'w5-4', bond([4, 1], [4]), 'not-yet'),
+      seen('hide-5', 'w5-4', bond([4, 1], [4]), 'not-now'),
+    ];
+    const five = bonds(all)[3]!;
+    expect(five.cells.map(({ made: { asked } }) => asked)).toEqual([0, 0, 0, 1, 0, 0]);
+    expect(five.cells[4]!.hidden).toEqual({ asked: 1, own: 0, last: 'not-yet' });
   });
 });
 
 describe('comparing in detail', () => {
+  const pair = (left: number, right: number): CaptureRecord => ({
+    kind: 'compare',
+    left,
+    right,
+    asked: 'more',
+    answer: 'left',
+  });
+
   it('holds each pair from 0 to 10 once, equal ones too: 66 (own arithmetic: 11 × 12 ÷ 2)', () => {
-    const pairs = comparing(NOTHING);
+    const pairs = comparing([]);
     expect(pairs.length).toBe(66);
     expect(new Set(pairs.map((one) => `${one.larger} ${one.smaller}`)).size).toBe(66);
     expect(pairs.every((one) => one.larger >= one.smaller)).toBeTrue();
   });
 
   it('counts a pair the same whichever lies on the left, things and numerals apart', () => {
-    const item = skillOf('more-5').items.find(({ parts: [a = 0, b = 0] }) => a !== b)!;
-    const [a = 0, b = 0] = item.parts;
-    const all = [seen('more-5', item.id, NOTE), seen('more-5', item.id, NOTE, 'not-yet')];
-    const pair = comparing(folded(all)).find(
-      (one) => one.larger === Math.max(a, b) && one.smaller === Math.min(a, b),
-    )!;
-    expect(pair.things).toEqual({ asked: 2, own: 1, last: 'not-yet' });
-    expect(pair.numerals.asked).toBe(0);
+    const all = [
+      seen('more-5', 'd3', pair(5, 2)),
+      seen('more-5', 'd3', pair(2, 5), 'not-yet'),
+      seen('greater-10', 'd3', pair(5, 2)),
+    ];
+    const found = comparing(all).find((one) => one.larger === 5 && one.smaller === 2)!;
+    expect(found.things).toEqual({ asked: 2, own: 1, last: 'not-yet' });
+    expect(found.numerals.asked).toBe(1);
   });
 });
 

@@ -15,6 +15,8 @@ export interface NumeralRow {
 }
 
 const HIGHEST = 20;
+/** Once is a slip of the tongue: two namings on two days make a habit. */
+const DAYS_NEEDED = 2;
 const NAMED = ['name-5', 'name-10', 'name-20'];
 const MATCHED = ['match-5', 'match-10', 'match-20'];
 const ORDERED = ['order-5', 'order-10', 'order-20'];
@@ -23,12 +25,15 @@ const WRITTEN = ['write-first', 'write-slant', 'write-turns', 'write-20'];
 
 /** Every numeral from 0 to 20 with what was seen of it and what it was taken for. */
 export function numerals(state: ChildState, observations: readonly Observation[]): NumeralRow[] {
-  const taken = new Map<number, Map<number, number>>();
-  for (const { record } of observations) {
+  const taken = new Map<number, Map<number, { times: number; days: Set<string> }>>();
+  for (const { record, day } of observations) {
     if (record.kind !== 'numeral' || record.answer === null) continue;
-    if (record.answer === record.shown) continue;
-    const row = taken.get(record.shown) ?? new Map<number, number>();
-    row.set(record.answer, (row.get(record.answer) ?? 0) + 1);
+    // Who brings seven things of ten miscounts; only who names a numeral takes it for another.
+    const named = record.way === 'spoken' || record.way === 'pointed';
+    if (!named || record.answer === record.shown) continue;
+    const row = taken.get(record.shown) ?? new Map<number, { times: number; days: Set<string> }>();
+    const { times, days } = row.get(record.answer) ?? { times: 0, days: new Set<string>() };
+    row.set(record.answer, { times: times + 1, days: days.add(day) });
     taken.set(record.shown, row);
   }
   return Array.from({ length: HIGHEST + 1 }, (_, n) => ({
@@ -39,7 +44,8 @@ export function numerals(state: ChildState, observations: readonly Observation[]
     missing: seenOf(state, itemsFor(MISSING, n)),
     written: seenOf(state, itemsFor(WRITTEN, n)),
     takenFor: [...(taken.get(n) ?? [])]
-      .map(([other, times]) => ({ n: other, times }))
+      .filter(([, { days }]) => days.size >= DAYS_NEEDED)
+      .map(([other, { times }]) => ({ n: other, times }))
       .sort((a, b) => b.times - a.times || a.n - b.n),
   }));
 }

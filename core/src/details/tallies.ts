@@ -11,6 +11,12 @@ export interface Seen {
 
 export const NOT_SEEN: Seen = { asked: 0, own: 0, last: null };
 
+/** One more outcome of something. */
+export function addTo(map: Map<string, Seen>, key: string, outcome: Outcome): void {
+  const { asked, own } = map.get(key) ?? NOT_SEEN;
+  map.set(key, { asked: asked + 1, own: own + (outcome === 'own' ? 1 : 0), last: outcome });
+}
+
 /** Adds up what was seen of the given items; the last outcome is that of the last item asked. */
 export function seenOf(
   state: ChildState,

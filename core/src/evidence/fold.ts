@@ -16,7 +16,7 @@ import { FIRST_LOOK, guessOf, triesOf } from './tries.js';
 import { afterGap } from './update.js';
 
 /** Goes up with every change of the rules; a snapshot of another version is rebuilt. */
-export const RULES_VERSION = 4;
+export const RULES_VERSION = 5;
 
 /** Everything concluded about one child; plain data that survives JSON. */
 export interface ChildState extends Core {

@@ -11,12 +11,7 @@ const MOST_OF_A_STRAND = 2;
  * The skills that are likeliest to be seen of a child now, likeliest first: what it is at, the last
  * seen first, then what is open to it; no more than two of a strand.
  */
-export function likelySkills(
-  state: ChildState,
-  today: Day,
-  speaks = true,
-  most = 5,
-): string[] {
+export function likelySkills(state: ChildState, today: Day, speaks = true, most = 5): string[] {
   const begun = Object.keys(state.skills)
     .filter((id) => ['started', 'nearly'].includes(standingOf(skillOf(id), state)))
     .sort((a, b) => (state.skills[b]?.day ?? '').localeCompare(state.skills[a]?.day ?? ''));

@@ -49,10 +49,10 @@ const LENSES: Partial<Record<CaptureRecord['kind'], Lens>> = {
   glance: answer('how many the child saw'),
   numeral: answer('what the child said or chose'),
   after: answer('the number that was told'),
-  bond: answer('how many the child told'),
-  add: answer('how many the child told'),
+  bond: answer('how many the child said'),
+  add: answer('how many the child said'),
   place: answer('which place the child pointed to'),
-  story: answer('how many the child told'),
+  story: answer('how many the child said'),
   groups: answer('how many in all'),
   share: lens<RecordOf<'share'>>(
     'how many each got',
@@ -75,12 +75,12 @@ const LENSES: Partial<Record<CaptureRecord['kind'], Lens>> = {
     (record, n) => ({ ...record, predicted: n }),
   ),
   compare: lens<RecordOf<'compare'>>(
-    'how many more the child told',
+    'how many more the child said',
     (record) => (record.answer === '' ? null : Number(record.answer)),
     (record, n) => ({ ...record, answer: String(n) }),
   ),
   chart: lens<RecordOf<'chart'>>(
-    'the number the child told',
+    'the number the child said',
     (record) => (record.answer === '' ? null : Number(record.answer)),
     (record, n) => ({ ...record, answer: String(n) }),
   ),

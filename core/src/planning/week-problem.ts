@@ -73,9 +73,7 @@ const ageInYears = (birthDate: Day, day: Day): number => {
 export function weekProblem(facts: WeekFacts): PlannedWeek {
   const { household, sheet, today, children } = facts;
   const first = sheet.from > today ? sheet.from : today;
-  const wanted = children.map(({ child, state }) =>
-    frontierOf(state, first, speaksOf(child)),
-  );
+  const wanted = children.map(({ child, state }) => frontierOf(state, first, speaksOf(child)));
   const careful = children.map(({ child }) => mustNotMeetSmallParts(child, first));
   const moments = [...household.moments]
     .sort((a, b) => a.time.localeCompare(b.time))

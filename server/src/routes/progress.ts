@@ -69,7 +69,7 @@ export function progressRoutes(context: Context): Router {
         response.json(numerals(state, seen('numeral')));
         return;
       case 'bonds':
-        response.json(bonds(state));
+        response.json(bonds(seen('bond')));
         return;
       case 'saying':
         response.json(saying(seen('say')));
@@ -81,7 +81,7 @@ export function progressRoutes(context: Context): Router {
         response.json(writing(state, seen('numeral')));
         return;
       case 'comparing':
-        response.json(comparing(state));
+        response.json(comparing(seen('compare')));
         return;
       case 'measuring':
         response.json(measuringOf(seen('measure')));
