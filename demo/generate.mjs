@@ -5,7 +5,7 @@
 import { findActivity, topFor } from '@gumo/core/activities';
 import { FIRST_LOOK, emptyState, foldAll, frontierOf, nextLook } from '@gumo/core/evidence';
 import { seeded } from '@gumo/core/numbers';
-import { creditsOf, playOut, questionForItem, triedAs } from '@gumo/core/rounds';
+import { creditsOf, playOut, questionForItem, sessionOf, triedAs } from '@gumo/core/rounds';
 import { SKILLS, STRANDS, skillOf } from '@gumo/core/skills';
 import { addDays, dayNumber, newHousehold } from '@gumo/core/vocabulary';
 import { CHILDREN, DAYS, SONGS, STORIES, THINGS, TODAY } from './household.mjs';
@@ -128,23 +128,16 @@ export function generate() {
             .filter((id) => credited.has(id) && skillOf(id).to <= Math.max(5, top))
             .slice(0, 2);
       const tries = story ? 6 : 4 + Math.floor(random() * 4);
-      const session = {
+      const session = sessionOf({
         activity,
         top,
         state,
         name: child.row.name,
         modes: child.row.answerModes,
         wants,
-        past: [],
-        came: [],
-        picked: null,
-        chosen: null,
         today: day,
         seed: `${sitting.id}/${child.row.id}`,
-        language: 'en',
-        fill: 'row',
-        forced: null,
-      };
+      });
       const played = playOut(session, tries, random, (question, t) => {
         // An answer that the numbers decide is what they say.
         const fixed = question.right.kind === 'range' ? rangeOutcome(question.right) : null;

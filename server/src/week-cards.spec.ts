@@ -30,7 +30,7 @@ describe('the cards of a week over HTTP', () => {
   it('says why a card is there, and swaps it for the next best', async () => {
     await week.plan();
     const { entries } = await week.board();
-    for (const entry of entries.slice(0, 8)) {
+    for (const entry of entries) {
       const path = `/weeks/${MONDAY}/cards/${entry.id}`;
       const why = (await week.ask('GET', `${path}/why`)).body as {
         children: { childId: string; sentence: string }[];

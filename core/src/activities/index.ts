@@ -1,3 +1,4 @@
+export * from './also-with.js';
 export * from './library.js';
 export * from './next-steps.js';
 export * from './on-screen.js';

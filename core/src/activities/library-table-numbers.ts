@@ -25,6 +25,7 @@ export const TABLE_NUMBERS: readonly Activity[] = [
     harder: 'Stick them as on a die.',
     watchFor: 'Going on past the number because sticking is fun.',
     makeIt: 'Thumb prints do as well as stickers.',
+    yields: { name: 'dot cards', use: 'card', count: 3 },
   }),
   table({
     id: 'clip-cards',

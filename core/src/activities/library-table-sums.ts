@@ -72,6 +72,7 @@ export const TABLE_SUMS: readonly Activity[] = [
     watchFor: 'The bead counted on both sides.',
     hazards: ['cord'],
     makeIt: 'Big beads on a shoelace, a knot at both ends.',
+    yields: { name: 'bead string', use: 'string', count: 1 },
   }),
   table({
     id: 'paper-hands',
@@ -182,6 +183,7 @@ export const TABLE_SUMS: readonly Activity[] = [
     harder: 'Write the numerals.',
     watchFor: 'Ways that are the same, turned round.',
     sheets: ['blank-dominoes'],
+    yields: { name: 'dominoes made at home', use: 'tile', count: 6 },
   }),
   table({
     id: 'sign-sticks',

@@ -235,6 +235,10 @@ describe('saying in detail', () => {
     const found = saying(all);
     expect(found.reaches.map((one) => one.reach)).toEqual([13, 14, 14]);
     expect(found.reaches.map((one) => one.forgiven)).toEqual([13, 17, 20]);
+    const shorter = saying([...all, seen('say-20', 'to-5', reach({ to: 5, stop: 5 }), 'own')]);
+    // Where less was asked, the furthest so far stays where it was.
+    expect(shorter.reaches.map((one) => one.furthest)).toEqual([13, 14, 14, 14]);
+    expect(shorter.reaches.at(-1)).toEqual(jasmine.objectContaining({ reach: 5, asked: 5 }));
     expect(found.leftOut).toEqual([{ n: 15, times: 2, last: '2026-03-09' }]);
   });
 

@@ -8,6 +8,8 @@ export interface ReachPoint {
   readonly language: string;
   /** Last number before the first slip; 0 where the first word was wrong already. */
   readonly reach: number;
+  /** The furthest without a slip up to and with this count, in the same language. */
+  readonly furthest: number;
   /** The same with one slip forgiven. */
   readonly forgiven: number;
   /** How far was asked. */
@@ -36,6 +38,9 @@ export interface Saying {
   readonly others: readonly OtherCount[];
 }
 
+const furthestWith = (before: readonly ReachPoint[], language: string, reach: number): number =>
+  Math.max(reach, ...before.flatMap((one) => (one.language === language ? [one.furthest] : [])));
+
 const MOST_OTHERS = 12;
 
 /** Reach over time, words left out, counts back and on. @param observations oldest first */
@@ -57,6 +62,7 @@ export function saying(observations: readonly Observation[]): Saying {
       day,
       language: record.language,
       reach: found.reach ?? 0,
+      furthest: furthestWith(reaches, record.language, found.reach ?? 0),
       forgiven: found.forgiven ?? 0,
       asked: record.to,
       leftOut,

@@ -2,7 +2,7 @@ import * as v from 'valibot';
 import { LIBRARY, topsOf } from '../activities/index.js';
 import { emptyState, slipsOf } from '../evidence/index.js';
 import { seeded } from '../numbers/index.js';
-import { type Question, playOut, questionForItem } from '../rounds/index.js';
+import { type Question, playOut, questionForItem, sessionOf } from '../rounds/index.js';
 import { SKILLS } from '../skills/index.js';
 import {
   type AnswerMode,
@@ -51,23 +51,14 @@ const every = (modes: readonly AnswerMode[]): Question[] =>
 /** Two dozen questions of every activity in its middle range, as they come at the table. */
 const PLAYED: Question[] = LIBRARY.flatMap((activity) => {
   const tops = topsOf(activity);
-  const session = {
+  const session = sessionOf({
     activity,
     top: tops[Math.floor(tops.length / 2)] ?? 5,
     state: emptyState('c', 'middle'),
     name: 'Kofi',
-    modes: ['speaks' as const],
-    wants: [],
-    past: [],
-    came: [],
-    picked: null,
-    chosen: null,
     today: '2026-03-10',
     seed: activity.id,
-    language: 'en',
-    fill: 'row' as const,
-    forced: null,
-  };
+  });
   return playOut(session, 24, seeded(7), ({ right, heard }) => ({
     outcome: 'own',
     tapped: heard ? null : right,

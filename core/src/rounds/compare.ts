@@ -194,7 +194,7 @@ function numerals(game: Game): Draft | null {
   return {
     ...which(game, left, right, { skillId: cell.skillId, itemId: cell.itemId }),
     key: cell.key,
-    say: `Which number is ${evenly(game, ['more', 'fewer'] as const, askedOf(game), 'asked') === 'more' ? 'more' : 'less'}?`,
+    say: `Which number is ${evenly(game, ['more', 'fewer'] as const, askedOf(game), 'asked') === 'more' ? 'more' : 'less'}, or are they the same?`,
     lay: `The cards ${left} and ${right}.`,
     scene: cardsScene([left, right]),
     drawn: { scene: 'none', numbers: [] },

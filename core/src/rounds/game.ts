@@ -55,11 +55,17 @@ export interface Game {
   readonly came: readonly number[];
   /** The number that the adult chose for this round; null for the core's own. */
   readonly picked: number | null;
+  /** The child's number of the week, 1 to 20; null for none. */
+  readonly weekNumber: number | null;
+  /** True once the time for this activity is nearly over: a friendly one to finish with. */
+  readonly closing: boolean;
   readonly today: Day;
   readonly seed: string;
   /** BCP 47 tag of the language counted in. */
   readonly language: string;
   readonly fill: Fill;
+  /** True where no part of the chain has anything in the range, so that one above it may be asked. */
+  readonly beyond: boolean;
   /** The one item to ask for, where it is known beforehand; null where the core chooses. */
   readonly forced: SkillItem | null;
 }
@@ -225,13 +231,17 @@ export function choose<C extends Cell>(game: Game, all: readonly C[]): C | null 
   const { past, state, top, forced } = game;
   const own = skillsOf(game.activity);
   if (forced) return forcedCell(all, forced, draw(game, all.length, 'forced'));
-  let cells = all.filter(({ skillId }) => own.has(skillId));
+  let cells = all
+    .filter(({ skillId }) => own.has(skillId))
+    .filter((one) => game.beyond || isWithin(one, top));
+  if (!speaks(game)) cells = orAll(cells, ({ skillId }) => !isAloud(skillId));
   const zeros = past.filter(({ lay }) => lay.includes(0)).length;
   if (ZERO_ONE_IN * (zeros + 1) > past.length + 1) cells = orAll(cells, (one) => !hasZero(one));
   const asked = past.map(({ key, outcome }) => ({ key, outcome }));
   const wanted = wantedCells(game, cells);
   if (wanted) return nextOf(game, wanted);
-  const friendly = wantedChance(asked, false) === FRIENDLY;
+  if (isTimeForWeekNumber(game)) cells = orAll(cells, (one) => isAbout(one, game.weekNumber));
+  const friendly = wantedChance(asked, game.closing) === FRIENDLY;
   const known = cells.filter((one) => isKnown(standingOf(skillOf(one.skillId), state)));
   if (!(friendly && known.length > 0)) {
     const low = lowOf(top);
@@ -239,6 +249,27 @@ export function choose<C extends Cell>(game: Game, all: readonly C[]): C | null 
   }
   return nextOf(game, cells);
 }
+
+/** True for what lies in the range: no amount is above it, and where nothing lies, no number asked. */
+const isWithin = ({ skillId, itemId, numbers }: Cell, top: number): boolean =>
+  Math.max(0, ...(numbers.length > 0 ? numbers : [findItem(skillId, itemId)?.number ?? 0])) <= top;
+
+/** Families of skills that are seen in speech alone. */
+const ALOUD: readonly string[] = ['say', 'say-back', 'say-on', 'say-next', 'step', 'step-down'];
+
+/** True for a skill that only speech can be evidence for. */
+export const isAloud = (skillId: string): boolean => ALOUD.includes(skillOf(skillId).family);
+
+/** The number of the week comes once, after the first, friendly question. */
+const isTimeForWeekNumber = ({ past, weekNumber, closing }: Game): boolean =>
+  weekNumber !== null &&
+  !closing &&
+  past.length > 0 &&
+  !past.some(({ lay }) => lay.includes(weekNumber));
+
+/** True for what would be asked of a number: it lies there, or is what is to be found. */
+const isAbout = ({ skillId, itemId, numbers }: Cell, n: number | null): boolean =>
+  numbers.at(-1) === n || findItem(skillId, itemId)?.number === n;
 
 /** What put the child on the card, where it was not asked yet after the first question. */
 function wantedCells<C extends Cell>(game: Game, cells: readonly C[]): readonly C[] | null {
@@ -262,9 +293,9 @@ export const mayFollow = (game: Game): boolean => pendingWant(game) === null;
 
 /** The one that tells most, mostly met. */
 function nextOf<C extends Cell>(game: Game, cells: readonly C[]): C | null {
-  const { past, state, today, seed } = game;
+  const { past, state, today, seed, closing } = game;
   const asked = past.map(({ key, outcome }) => ({ key, outcome }));
-  const chosen = nextPrompt(cells, state, asked, today, `${seed}/${past.length}`);
+  const chosen = nextPrompt(cells, state, asked, today, `${seed}/${past.length}`, closing);
   return cells.find((one) => one.key === chosen?.key && one.skillId === chosen.skillId) ?? null;
 }
 

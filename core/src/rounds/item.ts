@@ -14,7 +14,7 @@ import type { Game } from './game.js';
 import { roundForSkill } from './skill-rounds.js';
 import { MODULES } from './kinds.js';
 import type { Question } from './question.js';
-import { finished } from './session.js';
+import { finished, sessionOf } from './session.js';
 import { Word, asksNumber, partsSentence, takeSentence } from './words.js';
 
 /** What an item is asked as. */
@@ -215,25 +215,16 @@ export function questionForItem(
   const round = roundForSkill(skill);
   const tell = TOLD[skillId] ?? TOLD[skill.family];
   const activity = bare(skill, round ?? { kind: 'count-out', scene: NO_SCENE });
-  const game: Game = {
+  const session = sessionOf({
     activity,
-    round: round ?? { kind: 'count-out' },
-    part: 0,
-    lap: 0,
     top: Math.max(5, skill.to),
     state: emptyState('', 'middle'),
-    name: '',
     modes,
-    wants: [],
-    past: [],
-    came: [],
-    picked: null,
     today: '2000-01-01',
     seed: `${skillId}/${itemId}`,
-    language: 'en',
-    fill: 'row',
     forced: { skillId, itemId },
-  };
+  });
+  const game: Game = { ...session, round: round ?? { kind: 'count-out' }, part: 0, lap: 0 };
   const counts = [{ skillId, itemId }];
   if (tell) {
     const told = tell(game, item, skill);

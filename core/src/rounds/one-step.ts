@@ -19,7 +19,7 @@ const SENTENCE = 'sentence-minus';
 function start(game: Game, down: boolean): number {
   const top = Math.min(MOST, game.top);
   if (game.picked !== null) return game.picked;
-  if (!down) return 0;
+  if (!down) return upTo(0, top - 1).find((n) => isWanted(game, n)) ?? 0;
   const cells = upTo(Math.min(3, top), top).flatMap((n) => {
     const item = itemByNumber('minus1', n) ?? awayItem(n, 1);
     return item ? [{ ...item, key: `start-${n}`, numbers: [n] }] : [];
@@ -27,6 +27,10 @@ function start(game: Game, down: boolean): number {
   const wanted = cells.filter(({ skillId }) => game.wants.includes(skillId));
   return choose(game, wanted.length > 0 ? wanted : cells)?.numbers[0] ?? top;
 }
+
+/** True for a number whose next one put the child on the card. */
+const isWanted = ({ wants }: Game, n: number): boolean =>
+  wants.includes(itemByNumber('plus1', n)?.skillId ?? '');
 
 function said(game: Game, n: number, down: boolean): Pick<Draft, 'say' | 'lay'> {
   const thing = thingOf(game);
@@ -107,9 +111,10 @@ export const oneStep: RoundModule = {
     const top = Math.min(MOST, game.top);
     const steps = here.flatMap(({ record }) => (record.kind === 'after' ? [record] : []));
     const last = steps.at(-1);
-    const down = game.round.form !== 'track' || steps.length >= top;
+    const turned = last !== undefined && (last.step < 0 || last.number + last.step >= top);
+    const down = game.round.form !== 'track' || turned;
     if (!last) {
-      const first = down ? start(game, true) : 0;
+      const first = start(game, down);
       return step(game, first, down, first);
     }
     const wrote = here.at(-1)?.record.kind === 'add';

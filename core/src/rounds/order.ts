@@ -56,6 +56,9 @@ function inOrder(game: Game): Draft | null {
 
 const toThree = (cell: Cell): Cell => ({ ...cell, numbers: cell.numbers.filter((n) => n <= 3) });
 
+/** Cards that a row with a gap holds. */
+const MOST_IN_ROW = 6;
+
 interface Gap extends Cell {
   readonly gaps: readonly number[];
 }
@@ -73,13 +76,11 @@ function gapCells(game: Game): Gap[] {
       .filter((item) => item.number < Math.max(10, game.top))
       .map((item) => {
         const second = item.number + 2 < skill.to ? item.number + 2 : item.number - 2;
-        return {
-          skillId: skill.id,
-          itemId: item.id,
-          key: `gap-${item.id}`,
-          numbers: [item.number],
-          gaps: item.form === 'gap2' ? [item.number, second].sort((a, b) => a - b) : [item.number],
-        };
+        const two = [item.number, second].sort((a, b) => a - b);
+        const gaps = item.form === 'gap2' ? two : [item.number];
+        // The number after the gap lies there too.
+        const numbers = [(gaps.at(-1) ?? 0) + 1];
+        return { skillId: skill.id, itemId: item.id, key: `gap-${item.id}`, numbers, gaps };
       }),
   );
 }
@@ -88,8 +89,8 @@ function gap(game: Game): Draft | null {
   const cell = choose(game, gapCells(game));
   if (!cell) return null;
   const [first = 1] = cell.gaps;
-  const from = Math.max(0, first - 2);
-  const row = upTo(from, from + 5);
+  const from = Math.max(1, Math.min(first - 2, game.top - MOST_IN_ROW + 1));
+  const row = upTo(from, Math.min(from + MOST_IN_ROW - 1, Math.max(game.top, first + 1)));
   const open = row.map((n) => (cell.gaps.includes(n) ? null : n));
   return {
     key: cell.key,

@@ -73,6 +73,10 @@ export interface Question {
   readonly choices: readonly Choice[] | null;
   /** True where the choices are rows of pieces to be drawn. */
   readonly rows: boolean;
+  /** True where each thing is worth ten now, false where it could be; null where it never is. */
+  readonly worthTen: boolean | null;
+  /** True for a question of what is secure already, before the game begins. */
+  readonly warmUp: boolean;
   /** How this child answers. */
   readonly way: Answered;
   /** The skill and item under which the try is filed. */

@@ -2,15 +2,48 @@ import { drawScene } from '../handling/index.js';
 import { hashText } from '../numbers/index.js';
 import { matchSkills } from '../skills/index.js';
 import type { Activity, CaptureRecord, Observation, RoundKind } from '../vocabulary/index.js';
-import { type Draft, type Game, type Played, pendingWant, skillsOf, wayOf } from './game.js';
+import {
+  type Draft,
+  type Game,
+  type Played,
+  isAloud,
+  pendingWant,
+  skillsOf,
+  speaks,
+  wayOf,
+} from './game.js';
 import { MODULES, creditsOf, roundsOf } from './kinds.js';
+import { canBeWorthTen, inTens } from './worth-ten.js';
 import type { Question } from './question.js';
 
 /** A session of one child in one activity, as far as it went. */
 export type Session = Omit<Game, 'round' | 'part' | 'lap'> & {
+  /** True while each thing is worth ten, in the kinds that can be played so. */
+  readonly worthTen: boolean;
   /** The part of the chain that the adult chose to go on with; null to let it follow. */
   readonly chosen: number | null;
 };
+
+/** A session at its beginning, with what is not given as it usually is. */
+export const sessionOf = (
+  given: Pick<Session, 'activity' | 'top' | 'state' | 'today' | 'seed'> & Partial<Session>,
+): Session => ({
+  name: '',
+  modes: ['speaks'],
+  wants: [],
+  past: [],
+  came: [],
+  picked: null,
+  chosen: null,
+  weekNumber: null,
+  closing: false,
+  beyond: false,
+  worthTen: false,
+  language: 'en',
+  fill: 'row',
+  forced: null,
+  ...given,
+});
 
 /** What was played, from a try as it is kept; null for one that belongs to no round. */
 export function playedOf({ round, outcome, record, counts }: Observation): Played | null {
@@ -75,10 +108,14 @@ const answersOf = (record: CaptureRecord | null): number[] =>
     ? []
     : Object.values(record).filter((one): one is number => typeof one === 'number');
 
+/** The question that a draft of this game makes. */
 export function finished(game: Game, draft: Draft): Question {
   const { activity, round, part, lap, came, seed, fill } = game;
   const own = skillsOf(activity);
-  const counts = (draft.counts ?? []).filter(({ skillId }) => own.has(skillId));
+  const counts = (draft.counts ?? []).filter(
+    ({ skillId }) =>
+      (own.has(skillId) || draft.worthTen === true) && (speaks(game) || !isAloud(skillId)),
+  );
   const usual = [...creditsOf(activity)][0] ?? matchSkills(activity.skills)[0] ?? 'touch-5';
   const { drawn, ...given } = draft;
   const largest = Math.max(game.top, ...answersOf(draft.right));
@@ -97,6 +134,8 @@ export function finished(game: Game, draft: Draft): Question {
     heard: true,
     choices: null,
     rows: false,
+    worthTen: canBeWorthTen(game) ? false : null,
+    warmUp: false,
     way: wayOf(game),
     skillId: counts[0]?.skillId ?? usual,
     itemId: counts[0]?.itemId ?? null,
@@ -113,7 +152,10 @@ export function finished(game: Game, draft: Draft): Question {
  * What to ask now: the round that is on, or the next of the chain when it is over; after the last
  * one the chain begins anew. Null where nothing can be asked in this range.
  */
-export function questionFor(session: Session): Question | null {
+export const questionFor = (session: Session): Question | null =>
+  nextIn(session) ?? nextIn({ ...session, beyond: true });
+
+function nextIn(session: Session): Question | null {
   const { activity, past, chosen } = session;
   const parts = roundsOf(activity);
   const last = past.at(-1);
@@ -131,7 +173,8 @@ export function questionFor(session: Session): Question | null {
     const round = parts[part];
     if (round) {
       const game: Game = { ...session, round, part, lap };
-      const draft = MODULES[round.kind].next(game);
+      const played = MODULES[round.kind].next(game);
+      const draft = played && session.worthTen ? inTens(game, played) : played;
       if (draft && (game.came.length === 0 || draft.cameUp)) return finished(game, draft);
       if (draft) return finished({ ...game, came: [] }, draft);
     }

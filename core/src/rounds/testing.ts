@@ -3,7 +3,7 @@ import { emptyState } from '../evidence/index.js';
 import type { AnswerMode, CaptureRecord, Outcome } from '../vocabulary/index.js';
 import { triedAs } from './play.js';
 import type { Question } from './question.js';
-import { type Session, questionFor } from './session.js';
+import { type Session, questionFor, sessionOf } from './session.js';
 
 /** A child at the table with one activity, answered question by question. */
 export class Table {
@@ -19,6 +19,7 @@ export class Table {
     part: number | null = 0,
     private readonly modes: readonly AnswerMode[] = ['speaks'],
     private readonly wants: readonly string[] = [],
+    private readonly more: Partial<Session> = {},
   ) {
     this.chosen = part;
   }
@@ -26,23 +27,23 @@ export class Table {
   get question(): Question {
     const activity = findActivity(this.activityId);
     if (!activity) throw new RangeError(`no activity "${this.activityId}"`);
-    const question = questionFor({
-      activity,
-      top: this.top,
-      state: emptyState('c', 'middle'),
-      name: 'Ilse',
-      modes: this.modes,
-      wants: this.wants,
-      past: this.past,
-      came: this.came,
-      picked: this.picked,
-      chosen: this.chosen,
-      today: '2026-03-10',
-      seed: 'table',
-      language: 'en',
-      fill: 'row',
-      forced: null,
-    });
+    const question = questionFor(
+      sessionOf({
+        activity,
+        top: this.top,
+        state: emptyState('c', 'middle'),
+        name: 'Ilse',
+        modes: this.modes,
+        wants: this.wants,
+        past: this.past,
+        came: this.came,
+        picked: this.picked,
+        chosen: this.chosen,
+        today: '2026-03-10',
+        seed: 'table',
+        ...this.more,
+      }),
+    );
     if (!question) throw new RangeError(`nothing is asked in "${this.activityId}"`);
     return question;
   }

@@ -24,4 +24,11 @@ describe('the ways of one number', () => {
     const parts = Array.from({ length: 4 }, () => table.note().lying);
     expect(parts.every(([a = 0, b = 0]) => a <= 5 && b <= 5 && a + b === 7)).toBeTrue();
   });
+
+  it('take the number of the week as their whole, where it is in the range', () => {
+    const week = (weekNumber: number): number | undefined =>
+      new Table('two-plates', 10, 0, ['speaks'], [], { weekNumber }).question.ways?.whole;
+    expect(week(7)).toBe(7);
+    expect(week(12)).toBe(week(1));
+  });
 });

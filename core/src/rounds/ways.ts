@@ -46,13 +46,17 @@ export function wholeFor(game: Game): number | null {
 
   const listed = skillsOf(game.activity);
   const mine = (inBand.length > 0 ? inBand : all).filter((n) => listed.has(skillFor(n) ?? ''));
-  const wanted = game.wants.flatMap((id) => all.filter((n) => skillFor(n) === id)).at(0);
+  const isWalked = (n: number): boolean => foundIn(game.past, n).length > n;
+  const wanted = game.wants
+    .flatMap((id) => all.filter((n) => skillFor(n) === id))
+    .find((n) => !isWalked(n));
   const open = mine.filter((n) => {
     const id = skillFor(n);
     return id !== null && !isKnown(standingOf(skillOf(id), game.state));
   });
   const last = mine.at(-1) ?? all.findLast((n) => listed.has(skillFor(n) ?? ''));
-  return wanted ?? open[0] ?? last ?? null;
+  const weekly = mine.find((n) => n === game.weekNumber);
+  return wanted ?? weekly ?? open[0] ?? last ?? null;
 }
 
 /** The ways that can be laid with these things: two hands hold five each. */

@@ -1,6 +1,6 @@
 import * as v from 'valibot';
 import { Allergens } from './allergens.js';
-import { Minutes, Slug, filled, flag, list, oneOf, text } from './basics.js';
+import { Amount, Minutes, Slug, filled, flag, list, oneOf, text } from './basics.js';
 import { BANDS } from './household.js';
 import { Round } from './round.js';
 import { HAZARDS, USES } from './thing.js';
@@ -137,6 +137,8 @@ export const Activity = v.object({
   checksItself: flag,
   sheets: list(Slug, 6),
   makeIt: text(300),
+  /** What is made in it and stays in the house, such as a set of dominoes. */
+  yields: v.optional(v.object({ name: filled(60), use: oneOf(USES), count: Amount })),
   otherwise: v.nullable(Slug),
 });
 

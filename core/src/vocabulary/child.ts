@@ -36,6 +36,13 @@ export const ChildCautions = v.object({
   note: text(500),
 });
 
+const WeekNumber = v.pipe(
+  v.number('must be a number'),
+  v.integer('must be a whole number'),
+  v.minValue(1, 'must be at least 1'),
+  v.maxValue(20, 'must be at most 20'),
+);
+
 /** What an educator may write about a child; the rest is added by the household's server. */
 export const ChildDraft = v.object({
   name: filled(40),
@@ -48,6 +55,8 @@ export const ChildDraft = v.object({
     v.minLength(1, 'choose at least one'),
   ),
   policy: oneOf(POLICIES),
+  /** The number that this child's games take where it fits; null or absent for none. */
+  weekNumber: v.optional(v.nullable(WeekNumber)),
 });
 
 export const Child = v.object({

@@ -102,8 +102,6 @@ export const Round = v.object({
   high: v.optional(Amount),
   /** Questions before the next round of the chain begins. */
   times: v.optional(v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(20))),
-  /** Each thing is worth ten: the same layout, answers in tens. */
-  worth: v.optional(v.literal(10)),
 });
 export type Round = v.InferOutput<typeof Round>;
 

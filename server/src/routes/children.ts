@@ -1,3 +1,4 @@
+import { lastTime } from '@gumo/core/details';
 import { findSkill } from '@gumo/core/skills';
 import { Child, impossibleBirth } from '@gumo/core/vocabulary';
 import { Router } from 'express';
@@ -9,6 +10,9 @@ import { type Context, childOf, param, noteDone, refuseImpossible } from './cont
 
 const PAGE = 50;
 const SITTINGS = 30;
+/** So many sessions back the last one in an activity is looked for. */
+const SEARCHED = 200;
+const LastTimeQuery = v.object({ activity: v.pipe(v.string(), v.nonEmpty('must be named')) });
 const Forget = v.object({
   name: v.string('must be the name of the child'),
   /** Whether copies of the records are written anew without the child. */
@@ -92,6 +96,23 @@ export function childrenRoutes(context: Context): Router {
   /** How long this child sits at the table next time, from how its sittings there went. */
   router.get('/:id/pace', (request, response) => {
     response.json(paceOf(store, childOf(context, request).id));
+  });
+
+  /** One line to open a session with, from the last one in the same activity; null where there was none. */
+  router.get('/:id/last-time', (request, response) => {
+    const child = childOf(context, request);
+    const { activity } = checked(LastTimeQuery, request.query);
+    const last = store.sittings
+      .ofChild(child.id, SEARCHED)
+      .find((one) => one.activityId === activity && one.tries > 0);
+    const tries = last ? store.facts.ofSitting(last.id) : [];
+    response.json({
+      words: lastTime(
+        tries
+          .filter((one) => one.observation.childId === child.id && !one.voided)
+          .map((one) => one.observation),
+      ),
+    });
   });
 
   router.get('/:id/sittings', (request, response) => {

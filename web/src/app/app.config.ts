@@ -13,7 +13,7 @@ import { householdFeature, loadHousehold } from './state/household';
 import { outboxFeature } from './state/outbox';
 import { loadProgress, progressFeature } from './state/progress';
 import { loadWeek, weekFeature } from './state/week';
-import { keepRun, loadEvidence, runFeature } from './state/run';
+import { keepRun, loadEvidence, loadLastTime, runFeature } from './state/run';
 
 export const appConfig: ApplicationConfig = {
   providers: [
@@ -44,6 +44,7 @@ export const appConfig: ApplicationConfig = {
       keepSheet,
       loadProgress,
       loadEvidence,
+      loadLastTime,
       loadThings,
       loadWeek,
       keepRun,

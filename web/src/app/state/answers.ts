@@ -114,6 +114,8 @@ export const DayAnswer = v.object({
   open: v.array(Sitting),
 });
 
+export const LastTime = v.object({ words: v.nullable(v.string()) });
+
 export const SeenObservation = v.object({
   seq: v.number(),
   observation: Observation,

@@ -1,8 +1,8 @@
 import { inject } from '@angular/core';
 import { topsOf } from '@gumo/core/activities';
 import { type ChildState, type Fact, emptyState, fold, frontierOf } from '@gumo/core/evidence';
-import { type Session, creditsOf, playedOf, questionFor } from '@gumo/core/rounds';
-import { skillOf } from '@gumo/core/skills';
+import { creditsOf, playedOf, questionFor, sessionOf, warmUp } from '@gumo/core/rounds';
+import { type SkillItem, skillOf } from '@gumo/core/skills';
 import {
   type Activity,
   type Observation,
@@ -10,6 +10,7 @@ import {
   type SittingEnd,
   type Voiding,
   inRange,
+  speaksOf,
 } from '@gumo/core/vocabulary';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
 import { concatLatestFrom } from '@ngrx/operators';
@@ -25,7 +26,7 @@ import {
 } from '@ngrx/store';
 import { EMPTY, catchError, concat, concatMap, from, map, mergeMap, of } from 'rxjs';
 import { Api } from '../common/api';
-import { Evidence } from './answers';
+import { Evidence, LastTime } from './answers';
 import { childrenFeature } from './children';
 import { householdFeature } from './household';
 import { Outbox, outboxFeature } from './outbox';
@@ -36,7 +37,7 @@ export const RunActions = createActionGroup({
   events: {
     Begun: props<{ sitting: Sitting }>(),
     Resumed: props<{ sitting: Sitting; observations: Observation[]; voided: string[] }>(),
-    'Evidence Loaded': props<{ state: ChildState }>(),
+    'Evidence Loaded': props<{ state: ChildState; speaks: boolean }>(),
     'Child Chosen': props<{ childId: string }>(),
     'Range Set': props<{ childId: string; top: number }>(),
     Noted: props<{ observation: Observation }>(),
@@ -49,6 +50,14 @@ export const RunActions = createActionGroup({
     Picked: props<{ value: number }>(),
     /** The adult goes on with another part of the chain. */
     'Part Chosen': props<{ part: number }>(),
+    /** The time that this activity has, in minutes. */
+    'Time Set': props<{ minutes: number }>(),
+    /** Whether each thing is worth ten, for the child whose turn it is. */
+    'Worth Set': props<{ ten: boolean }>(),
+    /** What a child is sure of is asked first. */
+    'Warm Up Chosen': props<{ childId: string; items: readonly SkillItem[] }>(),
+    /** One line to open with, from the last time. */
+    'Last Time Loaded': props<{ childId: string; words: string }>(),
     Ended: props<{ sittingId: string; end: SittingEnd }>(),
   },
 });
@@ -70,6 +79,14 @@ interface RunState {
   readonly picks: Readonly<Record<string, number>>;
   /** The part of the chain that the adult chose, by child, until it is answered. */
   readonly chosen: Readonly<Record<string, number>>;
+  /** Minutes that this activity has; the last of them take a friendly question. */
+  readonly time: number;
+  /** Children for whom each thing is worth ten. */
+  readonly worthTen: Readonly<Record<string, boolean>>;
+  /** What is still to be asked to warm up, by child. */
+  readonly warmUps: Readonly<Record<string, readonly SkillItem[]>>;
+  /** What each child was told of the last time. */
+  readonly lastTime: Readonly<Record<string, string>>;
   /** True once something was noted: before that the session is kept nowhere. */
   readonly kept: boolean;
   /** Noted since the evidence was last brought up to date. */
@@ -88,6 +105,10 @@ const initial: RunState = {
   came: [],
   picks: {},
   chosen: {},
+  time: Infinity,
+  worthTen: {},
+  warmUps: {},
+  lastTime: {},
   kept: false,
   unweighed: [],
   observations: [],
@@ -129,13 +150,15 @@ const reducer = createReducer(
   on(RunActions.resumed, (_state, { sitting, observations, voided }): RunState =>
     open(sitting, observations, voided, true),
   ),
-  on(RunActions.evidenceLoaded, (state, { state: known }): RunState => ({
+  on(RunActions.evidenceLoaded, (state, { state: known, speaks }): RunState => ({
     ...state,
     evidence: { ...state.evidence, [known.childId]: known },
     before: { ...state.before, [known.childId]: known },
     wanted: {
       ...state.wanted,
-      [known.childId]: frontierOf(known, state.sitting?.day ?? '').map(({ skillId }) => skillId),
+      [known.childId]: frontierOf(known, state.sitting?.day ?? '', speaks).map(
+        ({ skillId }) => skillId,
+      ),
     },
   })),
   on(RunActions.childChosen, (state, { childId }): RunState => ({ ...state, childId, came: [] })),
@@ -153,10 +176,33 @@ const reducer = createReducer(
           came: [],
           picks: without(state.picks, state.childId),
           chosen: { ...state.chosen, [state.childId]: part },
+          warmUps: without(state.warmUps, state.childId),
         },
   ),
+  on(RunActions.timeSet, (state, { minutes }): RunState => ({ ...state, time: minutes })),
+  on(RunActions.worthSet, (state, { ten }): RunState =>
+    state.childId === null
+      ? state
+      : { ...state, came: [], worthTen: { ...state.worthTen, [state.childId]: ten } },
+  ),
+  on(RunActions.warmUpChosen, (state, { childId, items }): RunState => ({
+    ...state,
+    came: [],
+    warmUps: { ...state.warmUps, [childId]: items },
+  })),
+  on(RunActions.lastTimeLoaded, (state, { childId, words }): RunState => ({
+    ...state,
+    lastTime: { ...state.lastTime, [childId]: words },
+  })),
   on(RunActions.noted, (state, { observation }): RunState => ({
     ...state,
+    // A try that belongs to no round was one of the questions to warm up.
+    warmUps: observation.round
+      ? state.warmUps
+      : {
+          ...state.warmUps,
+          [observation.childId]: (state.warmUps[observation.childId] ?? []).slice(1),
+        },
     kept: true,
     came: [],
     chosen: without(state.chosen, observation.childId),
@@ -192,6 +238,15 @@ const reducer = createReducer(
   on(RunActions.ended, (state): RunState => ({ ...state, sitting: null })),
 );
 
+/** The last minutes of a session take a friendly question. */
+const LAST_MINUTES = 1.5;
+
+/** True once the last try was noted when the time was nearly over. */
+function isClosing(sitting: Sitting, standing: readonly Observation[], minutes: number): boolean {
+  const last = Date.parse(standing.at(-1)?.at ?? '');
+  return last - Date.parse(sitting.startedAt) >= (minutes - LAST_MINUTES) * 60_000;
+}
+
 /** Most skills that a child is on a card for. */
 const MOST_WANTED = 2;
 
@@ -217,6 +272,9 @@ export const runFeature = createFeature({
     selectCame,
     selectPicks,
     selectChosen,
+    selectTime,
+    selectWorthTen,
+    selectWarmUps,
   }) => {
     const selectActivity = createSelector(
       selectSitting,
@@ -244,15 +302,21 @@ export const runFeature = createFeature({
     /** The game of the child whose turn it is, as far as it went. */
     const selectGame = createSelector(
       createSelector(selectActivity, selectChild, selectKnown, (...one) => one),
-      createSelector(selectTops, selectWanted, selectPicks, selectChosen, (...one) => one),
+      createSelector(
+        createSelector(selectTops, selectWanted, selectPicks, selectChosen, (...one) => one),
+        selectWorthTen,
+        selectTime,
+        (...one) => one,
+      ),
       selectStanding,
       selectSitting,
       householdFeature.selectHousehold,
-      ([activity, child, known], [tops, wanted, picks, chosen], standing, sitting, household) => {
+      ([activity, child, known], [choices, worthTen, time], standing, sitting, household) => {
         if (!activity || !child || !sitting || !known) return null;
+        const [tops, wanted, picks, chosen] = choices;
         const top = tops[child.id] ?? 5;
         const own = standing.filter((one) => one.childId === child.id);
-        const session: Omit<Session, 'came'> = {
+        return sessionOf({
           activity,
           top,
           state: known,
@@ -263,27 +327,38 @@ export const runFeature = createFeature({
           picked: picks[child.id] ?? null,
           chosen: chosen[child.id] ?? null,
           today: sitting.day,
+          weekNumber: child.weekNumber ?? null,
+          closing: isClosing(sitting, standing, time),
+          worthTen: worthTen[child.id] ?? false,
           seed: `${sitting.id}/${child.id}`,
           language: household?.languages[0] ?? 'en',
           fill: household?.frameFill === 'pairs' ? 'pairs' : 'row',
-          forced: null,
-        };
-        return session;
+        });
       },
     );
-    const selectQuestion = createSelector(selectGame, selectCame, (game, came) =>
-      game ? questionFor({ ...game, came }) : null,
+    /** What is asked to warm up, before the game begins; null for nothing. */
+    const selectWarmUp = createSelector(selectWarmUps, selectChild, (all, child) => {
+      const [item] = child ? (all[child.id] ?? []) : [];
+      return child && item ? warmUp(item, child.answerModes) : null;
+    });
+    const selectQuestion = createSelector(
+      selectGame,
+      selectCame,
+      selectWarmUp,
+      (game, came, first) => first ?? (game ? questionFor({ ...game, came }) : null),
     );
     /** Another one whenever something changed that the prompt hangs on; costs nothing to read. */
     const selectTurn = createSelector(
       createSelector(selectActivity, selectChild, selectTops, selectKnown, (...upon) => upon),
       createSelector(selectStanding, selectSitting, selectPicks, selectChosen, (...upon) => upon),
+      createSelector(selectWorthTen, selectWarmUps, (...upon) => upon),
       (...upon) => upon,
     );
     return {
       selectActivity,
       selectStanding,
       selectChild,
+      selectKnown,
       selectRanges,
       selectQuestion,
       selectTurn,
@@ -306,15 +381,41 @@ export const loadEvidence = createEffect(
     return actions.pipe(
       ofType(RunActions.begun, RunActions.resumed),
       mergeMap(({ sitting }) => sitting.takers.map((taker) => taker.childId)),
-      concatLatestFrom(() => store.select(outboxFeature.selectReachable)),
-      mergeMap(([childId, reachable]) =>
+      concatLatestFrom(() => [
+        store.select(outboxFeature.selectReachable),
+        store.select(childrenFeature.selectChildById),
+      ]),
+      mergeMap(([childId, reachable, children]) =>
         from(load(childId, reachable)).pipe(
           catchError(() => of(emptyState(childId, 'middle'))),
-          map((state) => RunActions.evidenceLoaded({ state })),
+          map((state) => {
+            const child = children[childId];
+            return RunActions.evidenceLoaded({ state, speaks: !child || speaksOf(child) });
+          }),
         ),
       ),
     );
   },
+  { functional: true },
+);
+
+/** How the same activity went the last time, for the line to open with; nothing without the server. */
+export const loadLastTime = createEffect(
+  (actions = inject(Actions), api = inject(Api)) =>
+    { return actions.pipe(
+      ofType(RunActions.begun),
+      mergeMap(({ sitting: { activityId, takers } }) =>
+        takers.map(({ childId }) => ({ childId, activityId })),
+      ),
+      mergeMap(({ childId, activityId }) =>
+        from(api.get(`/children/${childId}/last-time?activity=${activityId}`, LastTime)).pipe(
+          mergeMap(({ words }) =>
+            words === null ? EMPTY : of(RunActions.lastTimeLoaded({ childId, words })),
+          ),
+          catchError(() => EMPTY),
+        ),
+      ),
+    ) },
   { functional: true },
 );
 

@@ -13,7 +13,7 @@ import { onScreen, topsOf } from '@gumo/core/activities';
 import { findSheet, proposedFor } from '@gumo/core/sheets';
 import { matchSkills, skillOf } from '@gumo/core/skills';
 import { type NeedLine, careFor, cautionsAt, clothedIn, needsOf } from '@gumo/core/things';
-import { PlanEntry, type PlanEntryDraft, type Sitting } from '@gumo/core/vocabulary';
+import { PlanEntry, type PlanEntryDraft } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
 import { v7 as uuid } from 'uuid';
 import { Api } from '../../common/api';
@@ -25,13 +25,13 @@ import { CautionList } from '../../common/caution-list';
 import { listWords } from '../../common/words';
 import { seeded } from '@gumo/core/numbers';
 import { emptyState } from '@gumo/core/evidence';
-import { playOut } from '@gumo/core/rounds';
+import { playOut, sessionOf } from '@gumo/core/rounds';
 import { SceneView } from '../../handling/scene';
 import { OwnActivities, Tops } from '../../state/answers';
 import { childrenFeature } from '../../state/children';
 import { dayFeature, DayActions } from '../../state/day';
 import { householdFeature } from '../../state/household';
-import { RunActions } from '../../state/run';
+import { Starting } from '../../state/starting';
 import { ThingsActions, thingsFeature } from '../../state/things';
 
 const STEP_WORDS: Record<string, string> = {
@@ -63,6 +63,7 @@ export class ActivityPage {
   readonly id = input.required<string>();
 
   private readonly store = inject(Store);
+  private readonly starting = inject(Starting);
   private readonly router = inject(Router);
   private readonly api = inject(Api);
   protected readonly clock = inject(Clock);
@@ -175,23 +176,14 @@ export class ActivityPage {
     const activity = this.activity();
     if (!activity) return null;
     const top = Math.max(...this.sizes().tops);
-    const session = {
+    const session = sessionOf({
       activity,
       top,
       state: emptyState('', 'middle'),
       name: this.takers()[0]?.name ?? '',
-      modes: ['speaks' as const],
-      wants: [],
-      past: [],
-      came: [],
-      picked: null,
-      chosen: null,
       today: this.clock.today(),
       seed: activity.id,
-      language: 'en',
-      fill: 'row' as const,
-      forced: null,
-    };
+    });
     const played = playOut(session, SAMPLES, seeded(1), () => ({ outcome: 'own', tapped: null }));
     const questions = played.map((one) => one.question);
     return questions.find(({ scene }) => scene !== null) ?? questions[0] ?? null;
@@ -256,18 +248,7 @@ export class ActivityPage {
       this.message.set('Choose who takes part.');
       return;
     }
-    const sitting: Sitting = {
-      id: uuid(),
-      activityId: activity.id,
-      planEntryId: null,
-      day: this.clock.today(),
-      startedAt: this.clock.instant(),
-      endedAt: null,
-      mood: null,
-      takers,
-    };
-    this.store.dispatch(RunActions.begun({ sitting }));
-    void this.router.navigate(['/run', sitting.id]);
+    await this.starting.start(activity.id, takers);
   }
 
   protected async addToToday(): Promise<void> {

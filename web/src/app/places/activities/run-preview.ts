@@ -4,7 +4,7 @@ import { MAT_DIALOG_DATA, MatDialogModule } from '@angular/material/dialog';
 import { topsOf } from '@gumo/core/activities';
 import { emptyState } from '@gumo/core/evidence';
 import { hashText, seeded } from '@gumo/core/numbers';
-import { playOut } from '@gumo/core/rounds';
+import { playOut, sessionOf } from '@gumo/core/rounds';
 import type { Activity } from '@gumo/core/vocabulary';
 import { Clock } from '../../common/clock';
 import { SceneView } from '../../handling/scene';
@@ -72,23 +72,14 @@ export class RunPreview {
   private played() {
     const { activity } = this;
     const tops = topsOf(activity);
-    const session = {
+    const session = sessionOf({
       activity,
       top: tops[Math.floor(tops.length / 2)] ?? 5,
       state: emptyState('', 'middle'),
       name: 'Wren',
-      modes: ['speaks' as const],
-      wants: [],
-      past: [],
-      came: [],
-      picked: null,
-      chosen: null,
       today: this.clock.today(),
       seed: activity.title,
-      language: 'en',
-      fill: 'row' as const,
-      forced: null,
-    };
+    });
     const answer = () => ({ outcome: 'own' as const, tapped: null });
     const random = seeded(hashText(activity.title));
     return playOut(session, QUESTIONS, random, answer).map(({ question }) => question);

@@ -21,6 +21,7 @@ import { MatCheckboxModule } from '@angular/material/checkbox';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { MatRadioModule } from '@angular/material/radio';
+import { MatSelectModule } from '@angular/material/select';
 import { Router, RouterLink } from '@angular/router';
 import {
   type AnswerMode,
@@ -83,6 +84,7 @@ const CHILD_WORDS: FieldWords = {
   ],
   answerModes: ['Answers', (modes: AnswerMode[]) => modes.join(', ')],
   policy: ['How sure', (policy: Policy) => POLICY_WORDS[policy]],
+  weekNumber: ['Number of the week', (n: number | null | undefined) => String(n ?? 'none')],
   archived: ['Put away', (archived: boolean) => (archived ? 'yes' : 'no')],
 };
 
@@ -95,6 +97,7 @@ const CHILD_WORDS: FieldWords = {
     MatFormFieldModule,
     MatInputModule,
     MatRadioModule,
+    MatSelectModule,
     PegMark,
     ReactiveFormsModule,
     RouterLink,
@@ -152,7 +155,9 @@ export class ChildForm {
     allergies: [[] as readonly string[]],
     note: ['', Validators.maxLength(500)],
     policy: ['middle' as Policy],
+    weekNumber: [null as number | null],
   });
+  protected readonly numbers = Array.from({ length: 20 }, (_, i) => i + 1);
   protected readonly answerModes = signal<readonly AnswerMode[]>(['speaks', 'points']);
 
   constructor() {
@@ -179,6 +184,7 @@ export class ChildForm {
       allergies: child.cautions.allergies,
       note: child.cautions.note,
       policy: child.policy,
+      weekNumber: child.weekNumber ?? null,
     });
     this.answerModes.set(child.answerModes);
   }
@@ -236,6 +242,7 @@ export class ChildForm {
       },
       answerModes: [...this.answerModes()],
       policy: value.policy,
+      weekNumber: value.weekNumber,
       archived,
       version: old?.version ?? 1,
     };

@@ -11,14 +11,13 @@ import {
 import { Router } from '@angular/router';
 import { allergenName } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
-import { v7 as uuid } from 'uuid';
 import { Api } from '../../common/api';
 import { Clock } from '../../common/clock';
 import { dayWords } from '../../common/words';
 import { type NextStep, ProgressAnswer } from '../../state/answers';
 import { childrenFeature } from '../../state/children';
 import { progressFeature } from '../../state/progress';
-import { RunActions } from '../../state/run';
+import { Starting } from '../../state/starting';
 import { BeadStrings } from './bead-strings';
 import { OpenedBead } from './opened-bead';
 
@@ -39,6 +38,7 @@ export class StringsTab {
   readonly skill = input<string>();
 
   private readonly store = inject(Store);
+  private readonly starting = inject(Starting);
   private readonly router = inject(Router);
   private readonly api = inject(Api);
   private readonly clock = inject(Clock);
@@ -115,21 +115,6 @@ export class StringsTab {
   /** Sits down with this child at once, outside the plan. */
   protected begin(step: NextStep): void {
     if (step.activityId === null) return;
-    const id = uuid();
-    this.store.dispatch(
-      RunActions.begun({
-        sitting: {
-          id,
-          activityId: step.activityId,
-          planEntryId: null,
-          day: this.clock.today(),
-          startedAt: this.clock.instant(),
-          endedAt: null,
-          mood: null,
-          takers: [{ childId: this.id(), top: step.top ?? 5 }],
-        },
-      }),
-    );
-    void this.router.navigate(['/run', id]);
+    void this.starting.start(step.activityId, [{ childId: this.id(), top: step.top ?? 5 }]);
   }
 }

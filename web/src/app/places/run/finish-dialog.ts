@@ -2,7 +2,14 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { MatButtonModule } from '@angular/material/button';
 import { MatButtonToggleModule } from '@angular/material/button-toggle';
 import { MAT_DIALOG_DATA, MatDialogModule, MatDialogRef } from '@angular/material/dialog';
-import { type Child, MOODS, type Mood, type SittingEnd } from '@gumo/core/vocabulary';
+import type { AlsoWith } from '@gumo/core/activities';
+import {
+  type Activity,
+  type Child,
+  MOODS,
+  type Mood,
+  type SittingEnd,
+} from '@gumo/core/vocabulary';
 import { PegMark } from '../../common/peg-mark';
 
 /** One bead that moved in a session, and why. */
@@ -14,12 +21,21 @@ export interface Moved {
   readonly reason: string;
 }
 
+/** How the dialog ends: back to the day, or with another game for what lies there. */
+export type Finished = true | AlsoWith;
+
 export interface FinishData {
   readonly children: readonly Child[];
   /** Beads that moved, as it stands when the dialog opens. */
   readonly moved: readonly Moved[];
   /** What comes next, a sentence each. */
   readonly next: readonly string[];
+  /** Short games for what lies on the table now. */
+  readonly also: readonly AlsoWith[];
+  /** What was made and stays in the house; null for nothing. */
+  readonly made: Activity['yields'] | null;
+  /** Puts what was made among the materials. */
+  readonly addMade: () => Promise<void>;
   /** Keeps the end of the session. */
   readonly finish: (end: Omit<SittingEnd, 'endedAt'>) => void;
 }
@@ -95,6 +111,23 @@ const MOOD_WORDS: Record<Mood, string> = {
         @for (one of data.next; track one) {
           <p class="next">{{ one }}</p>
         }
+        @if (data.made; as made) {
+          <p class="made">
+            <span>You made {{ made.name }}.</span>
+            <button matButton="outlined" type="button" [disabled]="adding()" (click)="addMade()">
+              {{ added() ? 'In Materials' : 'Add to Materials' }}
+            </button>
+            <span class="soft" role="status">{{ failure() }}</span>
+          </p>
+        }
+        @if (data.also.length > 0) {
+          <p class="soft">While it is all out:</p>
+          @for (game of data.also; track game.activity.id) {
+            <button matButton="outlined" type="button" [mat-dialog-close]="game">
+              Play {{ game.activity.title }}
+            </button>
+          }
+        }
       </mat-dialog-content>
       <mat-dialog-actions>
         <button matButton="filled" type="button" [mat-dialog-close]="true" cdkFocusInitial>
@@ -123,6 +156,16 @@ const MOOD_WORDS: Record<Mood, string> = {
     mat-dialog-actions button {
       min-block-size: 56px;
     }
+    .made {
+      display: flex;
+      flex-wrap: wrap;
+      align-items: center;
+      gap: 8px 16px;
+    }
+    mat-dialog-content > button {
+      min-block-size: 56px;
+      margin: 6px 8px 0 0;
+    }
     .moved,
     .next {
       display: grid;
@@ -132,12 +175,15 @@ const MOOD_WORDS: Record<Mood, string> = {
 })
 export class FinishDialog {
   protected readonly data = inject<FinishData>(MAT_DIALOG_DATA);
-  private readonly dialog = inject<MatDialogRef<FinishDialog, boolean>>(MatDialogRef);
+  private readonly dialog = inject<MatDialogRef<FinishDialog, Finished>>(MatDialogRef);
   protected readonly all = MOODS;
   protected readonly words = MOOD_WORDS;
   protected readonly moods = signal<Readonly<Record<string, Mood>>>({});
   protected readonly adult = signal<Mood | null>(null);
   protected readonly over = signal(false);
+  protected readonly adding = signal(false);
+  protected readonly added = signal(false);
+  protected readonly failure = signal('');
   /** The session as a whole: as its least easy child was. */
   private readonly whole = computed((): Mood | null => {
     const said = Object.values(this.moods());
@@ -146,6 +192,18 @@ export class FinishDialog {
 
   protected set(childId: string, mood: Mood): void {
     this.moods.update((all) => ({ ...all, [childId]: mood }));
+  }
+
+  protected async addMade(): Promise<void> {
+    this.adding.set(true);
+    this.failure.set('');
+    try {
+      await this.data.addMade();
+      this.added.set(true);
+    } catch (error) {
+      this.failure.set((error as Error).message);
+      this.adding.set(false);
+    }
   }
 
   protected allCalm(): void {

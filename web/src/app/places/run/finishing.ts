@@ -1,15 +1,20 @@
 import { Injectable, inject } from '@angular/core';
 import { MatDialog } from '@angular/material/dialog';
 import { Router } from '@angular/router';
-import { nextSteps } from '@gumo/core/activities';
+import { type AlsoWith, alsoWith, nextSteps } from '@gumo/core/activities';
 import { type ChildState, type Standing, standingOf, viewOf } from '@gumo/core/evidence';
 import { SKILLS } from '@gumo/core/skills';
-import type { Child, SittingEnd } from '@gumo/core/vocabulary';
+import { type Child, type Sitting, type SittingEnd, Thing, speaksOf } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
+import { v7 as uuid } from 'uuid';
+import { Api } from '../../common/api';
 import { Clock } from '../../common/clock';
 import { childrenFeature } from '../../state/children';
+import { householdFeature } from '../../state/household';
 import { RunActions, runFeature } from '../../state/run';
-import { FinishDialog, type FinishData, type Moved } from './finish-dialog';
+import { Starting } from '../../state/starting';
+import { ThingsActions } from '../../state/things';
+import { FinishDialog, type FinishData, type Finished, type Moved } from './finish-dialog';
 
 const STATUS: Record<Standing, string> = {
   'not-met': 'Not started',
@@ -27,6 +32,10 @@ export class Finishing {
   private readonly dialogs = inject(MatDialog);
   private readonly router = inject(Router);
   private readonly clock = inject(Clock);
+  private readonly api = inject(Api);
+  private readonly starting = inject(Starting);
+  private readonly activity = this.store.selectSignal(runFeature.selectActivity);
+  private readonly activities = this.store.selectSignal(householdFeature.selectActivityById);
   private readonly sitting = this.store.selectSignal(runFeature.selectSitting);
   private readonly observations = this.store.selectSignal(runFeature.selectStanding);
   private readonly known = this.store.selectSignal(runFeature.selectEvidence);
@@ -52,11 +61,14 @@ export class Finishing {
       children,
       moved: children.flatMap((child) => this.movedOf(child, sitting.day)),
       next: children.flatMap((child) => this.nextOf(child, sitting.day)),
+      also: this.alsoFor(sitting, children),
+      made: this.activity()?.yields ?? null,
+      addMade: () => this.addMade(),
       finish: (end) => this.leave(sitting.id, end),
     };
     const phone = window.matchMedia('(max-width: 700px)').matches;
     this.dialogs
-      .open<FinishDialog, FinishData, boolean>(FinishDialog, {
+      .open<FinishDialog, FinishData, Finished>(FinishDialog, {
         data,
         width: phone ? '100vw' : '560px',
         maxWidth: '100vw',
@@ -65,6 +77,11 @@ export class Finishing {
       .afterClosed()
       .subscribe((over) => {
         if (!over) return;
+        if (over !== true) {
+          const takers = children.map(({ id }, i) => ({ childId: id, top: over.tops[i] ?? 5 }));
+          void this.starting.start(over.activity.id, takers);
+          return;
+        }
         const child = children.map(({ id }) => id);
         const queryParams = { ended: sitting.activityId, child };
         void this.router.navigate(['/today'], { queryParams });
@@ -90,9 +107,40 @@ export class Finishing {
     });
   }
 
+  /** Short games for what lies there, for those who were noted and are known. */
+  private alsoFor(sitting: Sitting, children: readonly Child[]): readonly AlsoWith[] {
+    const activity = this.activity();
+    const known = children.flatMap((child) => {
+      const state = this.known()[child.id];
+      return state ? [{ child, state }] : [];
+    });
+    if (!activity || known.length < children.length) return [];
+    return alsoWith(activity, [...this.activities().values()], known, sitting.day);
+  }
+
+  /** What was made goes among the materials, where its measures can be added. */
+  private async addMade(): Promise<void> {
+    const made = this.activity()?.yields;
+    if (!made) return;
+    const thing: Thing = {
+      id: uuid(),
+      ...made,
+      colors: [],
+      alike: true,
+      shape: { kind: 'unknown' },
+      box: '',
+      consumable: false,
+      interests: [],
+      hazards: [],
+      version: 1,
+    };
+    await this.api.send('POST', '/things', thing, Thing);
+    this.store.dispatch(ThingsActions.wanted());
+  }
+
   private nextOf(child: Child, today: string): string[] {
     const now: ChildState | undefined = this.known()[child.id];
-    const [step] = now ? nextSteps(now, today) : [];
+    const [step] = now ? nextSteps(now, today, speaksOf(child)) : [];
     return step ? [`Next for ${child.name}: ${step.title}. ${step.because}`] : [];
   }
 }

@@ -4,7 +4,7 @@ import { helpFor } from '@gumo/core/activities';
 import { slipsOf } from '@gumo/core/evidence';
 import type { Sentence } from '@gumo/core/handling';
 import { acknowledge, patternSlip } from '@gumo/core/pads';
-import { triedAs } from '@gumo/core/rounds';
+import { type Tried, triedAs } from '@gumo/core/rounds';
 import type { CaptureRecord, Observation, Outcome } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
 import { v7 as uuid } from 'uuid';
@@ -12,6 +12,11 @@ import { Clock } from '../../common/clock';
 import { OUTCOME_WORDS } from '../../common/words';
 import { RunActions, runFeature } from '../../state/run';
 import { Answering } from './answering';
+
+/** A question to warm up belongs to no round of the game. */
+function withoutRound({ skillId, itemId, outcome, record, counts }: Tried) {
+  return { skillId, itemId, outcome, record, counts };
+}
 
 /** An outcome that the answer on the pad speaks against: which of the two is meant? */
 export type Doubt = 'wrong-but-own' | 'right-but-not-yet';
@@ -83,7 +88,7 @@ export class Noting {
       childId: child.id,
       sittingId: sitting.id,
       activityId: sitting.activityId,
-      ...tried,
+      ...(asked.warmUp ? withoutRound(tried) : tried),
       at: this.clock.instant(),
       day: sitting.day,
       triedFirst: true,

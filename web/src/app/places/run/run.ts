@@ -12,11 +12,13 @@ import { LiveAnnouncer } from '@angular/cdk/a11y';
 import { Router } from '@angular/router';
 import { neighborTop } from '@gumo/core/activities';
 import { type TraceSeen, usualWish } from '@gumo/core/sheets';
+import { warmUps } from '@gumo/core/rounds';
 import { careFor, cautionsAt, inReach, needsOf } from '@gumo/core/things';
 import type { Child, Outcome } from '@gumo/core/vocabulary';
 import { MatButtonModule } from '@angular/material/button';
 import { MatDialog } from '@angular/material/dialog';
 import { MatMenuModule } from '@angular/material/menu';
+import { MatSlideToggleModule } from '@angular/material/slide-toggle';
 import { MatTooltipModule } from '@angular/material/tooltip';
 import { Store } from '@ngrx/store';
 import { Api } from '../../common/api';
@@ -61,6 +63,7 @@ import { WaysList } from './ways-list';
     Icon,
     MatButtonModule,
     MatMenuModule,
+    MatSlideToggleModule,
     MatTooltipModule,
     MinuteRing,
     OutcomeBar,
@@ -120,6 +123,20 @@ export class Run {
     const caps = this.takers().flatMap(({ child }) => this.paces()[child.id] ?? []);
     return caps.length > 0 ? Math.min(...caps) : most;
   });
+  private readonly known = this.store.selectSignal(runFeature.selectKnown);
+  private readonly toldOfLast = this.store.selectSignal(runFeature.selectLastTime);
+  /** Until something is noted of this child: how it went the last time. */
+  protected readonly lastTime = computed(() =>
+    this.noting.soFar().length > 0 ? undefined : this.toldOfLast()[this.child()?.id ?? ''],
+  );
+  /** At the table a session may open with what the child is sure of. */
+  protected readonly warmUps = computed(() => {
+    const [child, sitting, known] = [this.child(), this.sitting(), this.known()];
+    const atTable = this.activity()?.band === 'table' && this.noting.soFar().length === 0;
+    return child && sitting && known && atTable
+      ? warmUps(known, sitting.day, child.answerModes)
+      : [];
+  });
   protected readonly past = computed(() => this.minutes() > this.mostMinutes());
 
   protected readonly asked = computed(() => {
@@ -169,6 +186,7 @@ export class Run {
       const id = this.id();
       untracked(() => void this.resume(id));
     });
+    effect(() => this.store.dispatch(RunActions.timeSet({ minutes: this.mostMinutes() })));
     effect(() => {
       const takers = this.sitting()?.takers ?? [];
       const table = this.activity()?.band === 'table';
@@ -218,6 +236,16 @@ export class Run {
   protected goOn(part: number): void {
     this.noting.forget();
     this.store.dispatch(RunActions.partChosen({ part }));
+  }
+
+  protected setWorth(ten: boolean): void {
+    this.store.dispatch(RunActions.worthSet({ ten }));
+  }
+
+  protected startWarmUp(): void {
+    const child = this.child();
+    const items = this.warmUps();
+    if (child) this.store.dispatch(RunActions.warmUpChosen({ childId: child.id, items }));
   }
 
   protected pickNumber(value: number): void {

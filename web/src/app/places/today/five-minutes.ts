@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { Router } from '@angular/router';
 import { numberWord } from '@gumo/core/numbers';
-import { PlanEntry, type PlanEntryDraft, type Sitting } from '@gumo/core/vocabulary';
+import { PlanEntry, type PlanEntryDraft } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
 import { v7 as uuid } from 'uuid';
 import type * as v from 'valibot';
@@ -12,7 +12,7 @@ import { PegMark } from '../../common/peg-mark';
 import { topWords } from '../../common/words';
 import { childrenFeature } from '../../state/children';
 import { householdFeature } from '../../state/household';
-import { RunActions } from '../../state/run';
+import { Starting } from '../../state/starting';
 import { NowAnswer } from '../../state/week-answers';
 
 type Offer = v.InferOutput<typeof NowAnswer>['offers'][number];
@@ -94,6 +94,7 @@ export class FiveMinutes {
   private readonly api = inject(Api);
   private readonly clock = inject(Clock);
   private readonly store = inject(Store);
+  private readonly starting = inject(Starting);
   private readonly router = inject(Router);
   private readonly activities = this.store.selectSignal(householdFeature.selectActivityById);
   private readonly childById = this.store.selectSignal(childrenFeature.selectChildById);
@@ -153,17 +154,6 @@ export class FiveMinutes {
       this.failure.set((error as Error).message);
       return;
     }
-    const sitting: Sitting = {
-      id: uuid(),
-      activityId: entry.activityId,
-      planEntryId: draft.id,
-      day: entry.day,
-      startedAt: this.clock.instant(),
-      endedAt: null,
-      mood: null,
-      takers: entry.takers,
-    };
-    this.store.dispatch(RunActions.begun({ sitting }));
-    await this.router.navigate(['/run', sitting.id]);
+    await this.starting.start(entry.activityId, entry.takers, draft.id);
   }
 }

@@ -9,11 +9,10 @@ import {
 import { toSignal } from '@angular/core/rxjs-interop';
 import { MatDialog } from '@angular/material/dialog';
 import { ActivatedRoute, Router, RouterLink } from '@angular/router';
-import type { Moment, PlanEntry, Sitting } from '@gumo/core/vocabulary';
+import type { Moment, PlanEntry } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
 import { format } from 'date-fns/format';
 import { map } from 'rxjs';
-import { v7 as uuid } from 'uuid';
 import { Api } from '../../common/api';
 import { Clock } from '../../common/clock';
 import { Door } from '../../common/door';
@@ -23,7 +22,7 @@ import { childrenFeature } from '../../state/children';
 import { DayActions, dayFeature } from '../../state/day';
 import { householdFeature } from '../../state/household';
 import { OutboxActions } from '../../state/outbox';
-import { RunActions } from '../../state/run';
+import { Starting } from '../../state/starting';
 import { DayPlanned } from '../../state/week-answers';
 import { FiveMinutes } from './five-minutes';
 import { LeftUndone } from './left-undone';
@@ -60,6 +59,7 @@ interface MomentView {
 })
 export class Today {
   private readonly store = inject(Store);
+  private readonly starting = inject(Starting);
   private readonly router = inject(Router);
   private readonly api = inject(Api);
   private readonly dialog = inject(MatDialog);
@@ -165,18 +165,8 @@ export class Today {
       void this.router.navigate(['/run', view.openSitting]);
       return;
     }
-    const sitting: Sitting = {
-      id: uuid(),
-      activityId: view.entry.activityId,
-      planEntryId: view.entry.id,
-      day: this.clock.today(),
-      startedAt: this.clock.instant(),
-      endedAt: null,
-      mood: null,
-      takers: view.takers.map(({ child, top }) => ({ childId: child.id, top })),
-    };
-    this.store.dispatch(RunActions.begun({ sitting }));
-    void this.router.navigate(['/run', sitting.id]);
+    const takers = view.takers.map(({ child, top }) => ({ childId: child.id, top }));
+    void this.starting.start(view.entry.activityId, takers, view.entry.id);
   }
 
   /** Plans the rest of the day again around what is pinned, begun or done. */

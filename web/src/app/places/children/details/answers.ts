@@ -49,6 +49,7 @@ export const SayingAnswer = v.object({
       language: v.string(),
       reach: v.number(),
       forgiven: v.number(),
+      furthest: v.number(),
       asked: v.number(),
       leftOut: v.array(v.number()),
     }),

@@ -5,6 +5,7 @@ import { curveStepAfter, line } from 'd3-shape';
 import { parseISO } from 'date-fns/parseISO';
 import type * as v from 'valibot';
 import { dayWords } from '../../../common/words';
+import type { ReachPoint } from '@gumo/core/details';
 import type { SayingAnswer } from './answers';
 
 const WIDTH = 720;
@@ -12,6 +13,13 @@ const HEIGHT = 300;
 const PAD = { left: 40, right: 24, top: 16, bottom: 30 };
 const LEAST_TOP = 10;
 const CROSS = 4.5;
+
+/** Where a day stands in the chart. */
+interface Point {
+  readonly x: number;
+  readonly furthest: number;
+  readonly forgiven: number;
+}
 
 /** How far a child says the words, over time; what was left out is crossed. */
 @Component({
@@ -28,8 +36,9 @@ const CROSS = 4.5;
           <text [attr.x]="tick.x" y="294" text-anchor="middle">{{ tick.words }}</text>
         }
         <path class="forgiven" [attr.d]="forgivenPath()" />
-        <path class="reach" [attr.d]="reachPath()" />
+        <path class="reach" [attr.d]="furthestPath()" />
         @for (point of points(); track $index) {
+          <path class="asked" [attr.d]="'M' + (point.x - 7) + ' ' + point.asked + 'h14'" />
           <circle [attr.cx]="point.x" [attr.cy]="point.y" r="4.5" />
           @for (cross of point.crosses; track cross) {
             <path class="cross" [attr.d]="crossAt(point.x, cross)" />
@@ -37,7 +46,9 @@ const CROSS = 4.5;
         }
       </svg>
       <ul class="key" aria-hidden="true">
-        <li><i class="solid"></i> without a slip</li>
+        <li><i class="solid"></i> furthest so far without a slip</li>
+        <li><i class="ring"></i> that day</li>
+        <li><i class="short"></i> asked</li>
         <li><i class="dashed"></i> with one slip forgiven</li>
         <li><i class="x">×</i> a word left out</li>
       </ul>
@@ -49,6 +60,8 @@ const CROSS = 4.5;
           <tr>
             <th scope="col">Day</th>
             <th scope="col">without a slip to</th>
+            <th scope="col">furthest so far</th>
+            <th scope="col">asked to</th>
             <th scope="col">with one slip forgiven to</th>
             <th scope="col">left out</th>
           </tr>
@@ -56,6 +69,8 @@ const CROSS = 4.5;
             <tr>
               <td>{{ words(one.day) }}</td>
               <td>{{ one.reach }}</td>
+              <td>{{ one.furthest }}</td>
+              <td>{{ one.asked }}</td>
               <td>{{ one.forgiven }}</td>
               <td>{{ one.leftOut.join(', ') || 'nothing' }}</td>
             </tr>
@@ -127,6 +142,10 @@ const CROSS = 4.5;
       stroke: var(--primary);
       stroke-width: 2.4;
     }
+    .asked {
+      stroke: var(--ink-soft);
+      stroke-width: 2;
+    }
     .cross {
       stroke: var(--madder);
       stroke-width: 2.2;
@@ -150,6 +169,16 @@ const CROSS = 4.5;
     }
     .solid {
       border-top: 2.4px solid var(--primary);
+    }
+    .ring {
+      inline-size: 10px !important;
+      block-size: 10px;
+      border: 2.4px solid var(--primary);
+      border-radius: 50%;
+    }
+    .short {
+      inline-size: 14px !important;
+      border-top: 2px solid var(--ink-soft);
     }
     .dashed {
       border-top: 2px dashed var(--primary);
@@ -186,12 +215,14 @@ export class SayingChart {
 
   /** The farthest count of each day; whatever was left out on it. */
   private readonly days = computed(() => {
-    const byDay = new Map<string, { reach: number; forgiven: number; leftOut: number[] }>();
-    for (const { day, reach, forgiven, leftOut } of this.saying().reaches) {
+    const byDay = new Map<string, Omit<ReachPoint, 'day' | 'language'>>();
+    for (const { day, leftOut, ...one } of this.saying().reaches) {
       const known = byDay.get(day);
       byDay.set(day, {
-        reach: Math.max(reach, known?.reach ?? 0),
-        forgiven: Math.max(forgiven, known?.forgiven ?? 0),
+        reach: Math.max(one.reach, known?.reach ?? 0),
+        furthest: one.furthest,
+        asked: Math.max(one.asked, known?.asked ?? 0),
+        forgiven: Math.max(one.forgiven, known?.forgiven ?? 0),
         leftOut: [...new Set([...(known?.leftOut ?? []), ...leftOut])],
       });
     }
@@ -206,7 +237,7 @@ export class SayingChart {
       .range([PAD.left + 8, WIDTH - PAD.right]);
   });
   protected readonly y = computed(() => {
-    const top = max(this.days(), (one) => Math.max(one.reach, one.forgiven)) ?? 0;
+    const top = max(this.days(), (one) => Math.max(one.furthest, one.forgiven, one.asked)) ?? 0;
     return scaleLinear()
       .domain([0, Math.max(LEAST_TOP, top)])
       .nice()
@@ -225,16 +256,18 @@ export class SayingChart {
     this.days().map((one) => ({
       x: this.x()(one.date),
       y: this.y()(one.reach),
+      furthest: this.y()(one.furthest),
+      asked: this.y()(one.asked),
       forgiven: this.y()(one.forgiven),
       crosses: one.leftOut.map((n) => this.y()(n)),
     })),
   );
-  protected readonly reachPath = computed(() => this.path((point) => point.y));
+  protected readonly furthestPath = computed(() => this.path((point) => point.furthest));
   protected readonly forgivenPath = computed(() => this.path((point) => point.forgiven));
 
-  private path(height: (point: { y: number; forgiven: number }) => number): string {
+  private path(height: (point: Point) => number): string {
     return (
-      line<{ x: number; y: number; forgiven: number }>()
+      line<Point>()
         .x((point) => point.x)
         .y(height)
         .curve(curveStepAfter)(this.points()) ?? ''

@@ -1,0 +1,57 @@
+import { emptyState } from '../evidence/index.js';
+import { creditsOf } from '../rounds/index.js';
+import { frontierOf } from '../evidence/index.js';
+import type { Child } from '../vocabulary/index.js';
+import { alsoWith } from './also-with.js';
+import { LIBRARY, findActivity } from './library.js';
+
+const TODAY = '2026-03-10';
+const child = (birthDate: string): Child => ({
+  id: '00000000-0000-4000-8000-000000000001',
+  name: 'Wren',
+  birthDate,
+  mark: { shape: 'leaf', color: 'moss' },
+  interests: [],
+  cautions: { mouths: false, allergies: [], note: '' },
+  answerModes: ['speaks'],
+  policy: 'middle',
+  archived: false,
+  version: 1,
+});
+const state = emptyState('c', 'middle');
+const uses = (id: string): string[] => findActivity(id)!.needs.map(({ use }) => use);
+
+describe('what else with what lies here', () => {
+  it('needs nothing that is not out, is short, and serves a next step of a child', () => {
+    const wanted = frontierOf(state, TODAY).map(({ skillId }) => skillId);
+    for (const played of LIBRARY) {
+      const found = alsoWith(played, LIBRARY, [{ child: child('2021-03-01'), state }], TODAY);
+      expect(found.length).toBeLessThanOrEqual(2);
+      for (const { activity, tops } of found) {
+        expect(activity.id).not.toBe(played.id);
+        expect(uses(played.id)).toEqual(jasmine.arrayContaining(uses(activity.id)));
+        expect(activity.needs.length).toBeGreaterThan(0);
+        expect(activity.minutes[0]).toBeLessThanOrEqual(5);
+        expect(wanted.some((id) => creditsOf(activity).has(id))).toBeTrue();
+        expect(tops.length).toBe(1);
+      }
+    }
+  });
+
+  it('is there after a good part of the table games', () => {
+    const table = LIBRARY.filter(({ band }) => band === 'table');
+    const some = table.filter(
+      (one) => alsoWith(one, LIBRARY, [{ child: child('2021-03-01'), state }], TODAY).length > 0,
+    );
+    expect(some.length).toBeGreaterThan(table.length / 4);
+  });
+
+  it('leaves out what a child at the table is too young for', () => {
+    for (const played of LIBRARY) {
+      const two = [{ child: child('2023-09-01'), state }];
+      for (const { activity } of alsoWith(played, LIBRARY, two, TODAY)) {
+        expect(activity.fromAge).toBeLessThanOrEqual(2.5);
+      }
+    }
+  });
+});

@@ -1,0 +1,63 @@
+import { type ChildState, type Wanted, frontierOf } from '../evidence/index.js';
+import { creditsOf } from '../rounds/index.js';
+import { type Activity, type Child, type Day, ageOn, speaksOf } from '../vocabulary/index.js';
+import { topFor } from './ranges.js';
+
+/** A game for what lies on the table already. */
+export interface AlsoWith {
+  readonly activity: Activity;
+  /** The range of each child for it, in the order given. */
+  readonly tops: readonly number[];
+}
+
+/** Longest beginning of what counts as short, in minutes. */
+const SHORT = 5;
+const MOST = 2;
+
+const usesOf = ({ needs }: Activity): Set<string> => new Set(needs.map(({ use }) => use));
+
+/** True where all that a game needs is out already, and it needs some of it. */
+function liesThere(game: Activity, out: ReadonlySet<string>): boolean {
+  const uses = [...usesOf(game)];
+  return uses.length > 0 && uses.every((use) => out.has(use));
+}
+
+/** The age of a child in years, with its fraction. */
+const yearsOf = (child: Child, today: Day): number => {
+  const { years, months } = ageOn(child.birthDate, today);
+  return years + months / 12;
+};
+
+/**
+ * Up to two short games for the things of an activity that was just played, those that serve most
+ * of the children's next steps first; none that serves no one.
+ * @param all the activities to choose from
+ */
+export function alsoWith(
+  played: Activity,
+  all: readonly Activity[],
+  children: readonly { readonly child: Child; readonly state: ChildState }[],
+  today: Day,
+): AlsoWith[] {
+  const out = usesOf(played);
+  const oldEnough = (game: Activity): boolean =>
+    children.every(({ child }) => yearsOf(child, today) >= game.fromAge);
+  const frontiers = children.map(({ child, state }) => frontierOf(state, today, speaksOf(child)));
+  const worth = (game: Activity): number => {
+    const credited = creditsOf(game);
+    const served = (wanted: readonly Wanted[]): number =>
+      wanted.reduce((sum, one) => sum + (credited.has(one.skillId) ? one.value : 0), 0);
+    return frontiers.reduce((sum, wanted) => sum + served(wanted), 0);
+  };
+  return all
+    .filter((game) => game.id !== played.id && game.minutes[0] <= SHORT)
+    .filter((game) => liesThere(game, out) && oldEnough(game))
+    .map((activity) => ({ activity, worth: worth(activity) }))
+    .filter((one) => one.worth > 0)
+    .sort((a, b) => b.worth - a.worth || a.activity.id.localeCompare(b.activity.id))
+    .slice(0, MOST)
+    .map(({ activity }) => ({
+      activity,
+      tops: children.map(({ state }, i) => topFor(activity, state, today, frontiers[i])),
+    }));
+}

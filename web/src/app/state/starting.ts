@@ -1,0 +1,34 @@
+import { Injectable, inject } from '@angular/core';
+import { Router } from '@angular/router';
+import type { Sitting } from '@gumo/core/vocabulary';
+import { Store } from '@ngrx/store';
+import { v7 as uuid } from 'uuid';
+import { Clock } from '../common/clock';
+import { RunActions } from './run';
+
+/** Starts a session at the table; it is kept with its first record. */
+@Injectable({ providedIn: 'root' })
+export class Starting {
+  private readonly store = inject(Store);
+  private readonly router = inject(Router);
+  private readonly clock = inject(Clock);
+
+  async start(
+    activityId: string,
+    takers: Sitting['takers'],
+    planEntryId: string | null = null,
+  ): Promise<void> {
+    const sitting: Sitting = {
+      id: uuid(),
+      activityId,
+      planEntryId,
+      day: this.clock.today(),
+      startedAt: this.clock.instant(),
+      endedAt: null,
+      mood: null,
+      takers,
+    };
+    this.store.dispatch(RunActions.begun({ sitting }));
+    await this.router.navigate(['/run', sitting.id]);
+  }
+}
