@@ -9,7 +9,7 @@ import { creditsOf, playOut, questionForItem, sessionOf, triedAs } from '@gumo/c
 import { SKILLS, STRANDS, skillOf } from '@gumo/core/skills';
 import { addDays, dayNumber, newHousehold } from '@gumo/core/vocabulary';
 import { CHILDREN, DAYS, SONGS, STORIES, THINGS, TODAY } from './household.mjs';
-import { answerOf, difficultyOf, storyChance } from './records.mjs';
+import { answerOf, difficultyOf, storyChance, takenForTwin } from './records.mjs';
 
 const SEED = 20260310;
 const WEEKS = 11;
@@ -75,7 +75,8 @@ export function generate() {
   function answered(child, question, outcome) {
     const right = outcome === 'own' || outcome === 'help';
     const tapped = outcome === 'not-now' ? null : answerOf(child, question, right, random());
-    return { outcome, tapped: outcome === 'not-yet' && random() < 0.3 ? null : tapped };
+    const untold = outcome === 'not-yet' && random() < 0.3 && !takenForTwin(child, question);
+    return { outcome, tapped: untold ? null : tapped };
   }
 
   /** Chance of on own: nearly sure for what is known, falling off beyond the child's place. */
@@ -142,7 +143,9 @@ export function generate() {
         // An answer that the numbers decide is what they say.
         const fixed = question.right.kind === 'range' ? rangeOutcome(question.right) : null;
         const told = story && (items === null || items.length > t) ? story(t) : null;
-        const usual = outcomeOf(storyChance(child, question, chance(child, question, progress)));
+        const usual = outcomeOf(
+          storyChance(child, question, chance(child, question, progress), day),
+        );
         return answered(child, question, fixed ?? told ?? usual);
       });
       for (const { tried } of played) {
@@ -177,7 +180,7 @@ export function generate() {
     const skill = writes ? skillOf(pick(['draw-lines', 'write-first', 'write-slant'])) : usual;
     const question = questionForItem(skill.id, pick(skill.items).id, child.row.answerModes);
     if (!question) return;
-    const outcome = outcomeOf(storyChance(child, question, chance(child, question, progress)));
+    const outcome = outcomeOf(storyChance(child, question, chance(child, question, progress), day));
     const { tapped } = answered(child, question, outcome);
     const when = { at: `${clock(day, minute)}:00.000Z`, day };
     const where = { sittingId: null, activityId: null, things: [] };

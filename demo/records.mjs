@@ -22,6 +22,9 @@ export function answerOf(child, question, right, slip) {
 }
 
 const on10 = ({ skillId }) => skillId === 'on-10';
+const bond5 = ({ skillId }) => skillId === 'bond-5';
+/** From this day on Kofi's bonds of five are gone, after the week without preschool. */
+const FADED = '2026-02-16';
 
 /** Predicted and then weighed: the scale decides who was right. */
 function weighed(record, right, slip) {
@@ -85,12 +88,18 @@ function stopped(name, record, slip) {
   return { ...record, stop: Math.max(1, to - 1 - Math.floor(slip * 3)) };
 }
 
+/** True for a numeral that this child takes for its twin, and says so. */
+export const takenForTwin = (child, { right }) =>
+  child.row.name === 'Mirela' && right.kind === 'numeral' && [6, 9].includes(right.shown);
+
 /** Chance of on own, where a child's own story makes an item hard; as usual otherwise. */
-export function storyChance(child, { right, counts }, usual) {
+export function storyChance(child, question, usual, day) {
+  const { right, counts } = question;
   const { name } = child.row;
-  if (name === 'Mirela' && right.kind === 'numeral' && [6, 9].includes(right.shown)) return 0.25;
+  if (takenForTwin(child, question)) return 0.25;
   const whole = right.kind === 'reach' && right.from === 1 && right.direction === 'up';
   if (name === 'Kofi' && whole && right.to >= 20) return 0.1;
+  if (name === 'Kofi' && day >= FADED && counts.some(bond5)) return 0.2;
   if (name === 'Sunniva' && counts.some(on10)) return 0.35;
   return usual;
 }

@@ -55,7 +55,7 @@ const SCREENS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
     await page.getByRole('link', { name: 'Children' }).click();
     await page.getByRole('link', { name: /Kofi/ }).click();
     await page.locator('[data-skill="bond-5"]').click();
-    await expect(page.locator('gumo-opened-bead .evidence')).toContainText('on own');
+    await expect(page.locator('gumo-opened-bead .evidence')).toContainText('on their own');
   },
   'every detail of a child': async (page) => {
     await page.getByRole('link', { name: 'Children' }).click();
@@ -137,8 +137,10 @@ const SCREENS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
     await expect(page.getByRole('dialog')).toBeVisible();
   },
   'the picture turned to the child': async (page) => {
-    await page.getByRole('button', { name: 'Begin Land in a cup' }).click();
-    await expect(page.locator('.sentence')).toBeVisible();
+    await page.goto(new URL('/activities/two-plates', page.url()).href);
+    await page.getByRole('button', { name: /^Kofi/ }).click();
+    await page.getByRole('button', { name: 'Begin', exact: true }).click();
+    await expect(page.locator('.tray[aria-busy="false"] .picture gumo-scene')).toBeVisible();
     await page.keyboard.press('f');
     await expect(page.getByRole('dialog', { name: 'Picture for the child' })).toBeVisible();
   },

@@ -58,6 +58,7 @@ test('a sitting goes on while the server is gone for ten minutes; nothing is los
   await page.reload();
   await expect(soFar).toHaveCount(4);
   await expect.poll(kept).toBe(4);
+  await page.getByRole('switch', { name: 'Turns' }).click();
   await noted('On their own', 5);
   await expect.poll(kept).toBe(5);
   await page.clock.fastForward('01:00');

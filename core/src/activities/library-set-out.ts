@@ -25,7 +25,7 @@ export const SET_OUT: readonly Activity[] = [
       { kind: 'turn', text: 'Child takes a handful and counts it.' },
       { kind: 'ask', text: 'How many? Wait: is the last word the answer?' },
       { kind: 'check', text: 'Count once more together, each one moved aside.' },
-      { kind: 'say', text: 'Say it whole: “You have seven.”' },
+      { kind: 'say', text: 'Say it whole: how many there are.' },
       { kind: 'another', text: 'A lot this time, or only a few?' },
       { kind: 'stop', text: 'Stop while it is still fun.' },
     ],

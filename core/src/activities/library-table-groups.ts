@@ -163,7 +163,7 @@ export const TABLE_GROUPS: readonly Activity[] = [
       'show: Two and two and two: three twos.',
       'turn: Child lays the same again.',
       'ask: How many twos? How many in all?',
-      'say: Say it whole: “Four twos make eight.”',
+      'say: Say it whole: how many times, and how many in all.',
       'stop: Three strips.',
     ],
     easier: 'Two twos, three twos.',

@@ -71,7 +71,7 @@ export const TABLE_NUMBERS: readonly Activity[] = [
       'turn: Child takes a card.',
       'ask: Which number is it? Is one without a partner?',
       'check: Count once by ones, once by twos.',
-      'say: Say it whole: “Seven is odd: one has no partner.”',
+      'say: Say it whole: odd or even, and how you know.',
       'stop: Ten cards, or five.',
     ],
     easier: 'One to five.',

@@ -40,7 +40,7 @@ export const WOVEN_MORE: readonly Activity[] = [
       'ask: Show me four. Now another way.',
       'turn: Child shows a number; you say it.',
       'ask: How many are folded down?',
-      'say: Say it whole: “Three up and two down make five.”',
+      'say: Say it whole: how many up, how many down, and in all.',
       'another: Both hands: show seven; how many more to ten?',
       'stop: Hands in the pockets: over.',
     ],

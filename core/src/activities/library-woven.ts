@@ -43,7 +43,7 @@ export const WOVEN: readonly Activity[] = [
       { kind: 'turn', text: 'The child goes on alone as far as it likes to go.' },
       { kind: 'another', text: 'Now from another number, shown on fingers.' },
       { kind: 'turn', text: 'Now down, to zero.' },
-      { kind: 'say', text: 'Say it whole: “You counted from four to seven.”' },
+      { kind: 'say', text: 'Say it whole: from where to where you counted.' },
       { kind: 'stop', text: 'Stop while it is still fun.' },
     ],
     easier: 'Say every second word yourself.',

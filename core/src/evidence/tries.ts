@@ -150,7 +150,7 @@ function slipsWithin(
  */
 export function triesOf(observation: Observation): Try[] {
   const { record } = observation;
-  const all = judged(observation);
+  const all = observation.adultTurn ? [] : judged(observation);
   const slips = slipsOf(record).map((slip) => slip.code);
   const tries: Try[] = [];
   for (const { skillId, itemId, outcome: how } of all) {

@@ -23,7 +23,9 @@ describe('what chance brings', () => {
   });
 
   it('asks the youngest which room has more', () => {
-    const { question } = new Table('shaken-tray', 3).pick(3).comesUp(2);
+    const table = new Table('shaken-tray', 3).pick(3).comesUp(2);
+    expect(table.note().right?.kind).toBe('bond');
+    const { question } = table.comesUp(2);
     expect(question.say).toMatch(/^Which room has (more|fewer), or are they the same\?$/);
     expect(question.heard).toBeFalse();
   });

@@ -78,9 +78,10 @@ function tray(game: Game): Draft | null {
       numbers: parts,
     },
   };
-  // For the youngest: which room has more?
+  // For the youngest every other time: which room has more?
   const more = moreItem(a, b);
-  if (rooms === 2 && game.top <= 3 && more && own.has(more.skillId)) {
+  const young = game.top <= 3 && here.length % 2 === 1;
+  if (rooms === 2 && young && more && own.has(more.skillId)) {
     const used = here.map(({ record }) => (record.kind === 'compare' ? record.asked : null));
     const asked = evenly(game, ['more', 'fewer'] as const, used, 'asked');
     const larger = a === b ? 'same' : a > b === (asked === 'more') ? 'left' : 'right';

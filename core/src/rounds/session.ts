@@ -46,7 +46,10 @@ export const sessionOf = (
 });
 
 /** What was played, from a try as it is kept; null for one that belongs to no round. */
-export function playedOf({ round, outcome, record, counts }: Observation): Played | null {
+export function playedOf(observation: Observation): Played | null {
+  const { round, record, counts, adultTurn } = observation;
+  // What the adult laid was played too, though nobody was asked.
+  const outcome = adultTurn ? 'own' : observation.outcome;
   if (!round) return null;
   return {
     kind: round.kind,

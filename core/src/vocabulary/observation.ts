@@ -30,6 +30,8 @@ export const Observation = v.object({
   notedBy: text(40),
   note: text(2000),
   record: CaptureRecord,
+  /** True where the adult or the puppet took the turn: what lay there, and evidence of no one. */
+  adultTurn: v.optional(flag),
   /** The round of the game in which it was asked. */
   round: v.optional(RoundSeen),
   /** What the answer is evidence for; an empty list for a fact that is evidence of nothing. */

@@ -401,8 +401,8 @@ export const loadEvidence = createEffect(
 
 /** How the same activity went the last time, for the line to open with; nothing without the server. */
 export const loadLastTime = createEffect(
-  (actions = inject(Actions), api = inject(Api)) =>
-    { return actions.pipe(
+  (actions = inject(Actions), api = inject(Api)) => {
+    return actions.pipe(
       ofType(RunActions.begun),
       mergeMap(({ sitting: { activityId, takers } }) =>
         takers.map(({ childId }) => ({ childId, activityId })),
@@ -415,7 +415,8 @@ export const loadLastTime = createEffect(
           catchError(() => EMPTY),
         ),
       ),
-    ) },
+    );
+  },
   { functional: true },
 );
 

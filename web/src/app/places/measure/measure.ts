@@ -48,7 +48,6 @@ const TOOLS = [
         </a>
       }
     </nav>
-    <gumo-used-in place="measure" [thing]="open().id" />
     @switch (open().id) {
       @case ('weigh') {
         <gumo-weigh />
@@ -72,6 +71,7 @@ const TOOLS = [
         <gumo-mirrors />
       }
     }
+    <gumo-used-in place="measure" [thing]="open().id" />
   `,
   styles: `
     :host {

@@ -65,6 +65,13 @@ export class Noting {
     return true;
   }
 
+  /** The adult's or the puppet's own turn: what lay there is kept, as evidence of no one. */
+  adultTurn(): boolean {
+    if (this.told() || this.answering.waiting() || !this.answering.complete()) return false;
+    this.keep('not-now', this.answering.question()?.right ?? null, true);
+    return true;
+  }
+
   /** The doubt is settled: the outcome that is meant, and whether the answer tapped stays. */
   settle(outcome: Outcome, keepsAnswer: boolean): void {
     this.doubt.set(null);
@@ -78,7 +85,7 @@ export class Noting {
     return false;
   }
 
-  private keep(outcome: Outcome, tapped: CaptureRecord | null): void {
+  private keep(outcome: Outcome, tapped: CaptureRecord | null, adultTurn = false): void {
     const { question } = this.answering;
     const [asked, child, sitting] = [question(), this.child(), this.sitting()];
     const tried = asked && triedAs(asked, tapped, outcome);
@@ -97,10 +104,11 @@ export class Noting {
       things: [],
       notedBy: '',
       note: '',
+      ...(adultTurn ? { adultTurn } : {}),
     };
     this.store.dispatch(RunActions.noted({ observation }));
-    this.acknowledged.set(acknowledge(asked, outcome));
-    this.told.set(outcome === 'not-now' ? null : asked.sentence);
+    this.acknowledged.set(adultTurn ? '' : acknowledge(asked, outcome));
+    this.told.set(outcome === 'not-now' && !adultTurn ? null : asked.sentence);
     const [first] = slipsOf(tried.record);
     const place = patternSlip(asked, tried.record);
     this.slip.set(
@@ -111,7 +119,7 @@ export class Noting {
           : null,
     );
     void this.announcer.announce(
-      `${OUTCOME_WORDS[outcome]}. ${outcome === 'not-now' ? '' : (asked.sentence?.words ?? '')}`,
+      `${adultTurn ? 'Your own turn' : OUTCOME_WORDS[outcome]}. ${outcome === 'not-now' ? '' : (asked.sentence?.words ?? '')}`,
     );
   }
 

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
 import { MatButtonToggleModule } from '@angular/material/button-toggle';
 import { MatSlideToggleModule } from '@angular/material/slide-toggle';
 import type { Child } from '@gumo/core/vocabulary';
@@ -9,7 +10,7 @@ import { topWords } from '../../common/words';
 @Component({
   selector: 'gumo-participants',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatButtonToggleModule, MatSlideToggleModule, PegMark],
+  imports: [MatButtonModule, MatButtonToggleModule, MatSlideToggleModule, PegMark],
   template: `
     <mat-button-toggle-group
       aria-label="Children in this session"
@@ -25,6 +26,9 @@ import { topWords } from '../../common/words';
         </mat-button-toggle>
       }
     </mat-button-toggle-group>
+    <button matButton type="button" [disabled]="!canTakeTurn()" (click)="adultTurn.emit()">
+      My turn
+    </button>
     @if (takers().length > 1) {
       <mat-slide-toggle [checked]="byTurns()" (change)="byTurnsChange.emit($event.checked)">
         Turns
@@ -63,6 +67,9 @@ export class Participants {
   readonly takers = input.required<readonly { readonly child: Child; readonly top: number }[]>();
   readonly childId = input.required<string | null>();
   readonly byTurns = input.required<boolean>();
+  /** True where the adult or the puppet can take the turn that is on. */
+  readonly canTakeTurn = input.required<boolean>();
+  readonly adultTurn = output();
   readonly chosen = output<string>();
   readonly byTurnsChange = output<boolean>();
   protected readonly words = topWords;

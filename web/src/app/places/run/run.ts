@@ -273,6 +273,10 @@ export class Run {
     this.afterTry();
   }
 
+  protected takeTurn(): void {
+    if (this.noting.adultTurn()) this.afterTry();
+  }
+
   private afterTry(): void {
     if (this.byTurns()) this.turn(1);
   }

@@ -19,11 +19,11 @@ const SHOWN = 6;
         <li>
           <span class="item">
             {{ label(one) }}
-            @if (one.outcome !== 'own' && about(one); as words) {
+            @if (one.outcome !== 'own' && !one.adultTurn && about(one); as words) {
               <span class="soft about">{{ words }}</span>
             }
           </span>
-          <span class="soft">{{ words[one.outcome] }}</span>
+          <span class="soft">{{ one.adultTurn ? 'your turn' : words[one.outcome] }}</span>
           <button
             matIconButton
             type="button"
