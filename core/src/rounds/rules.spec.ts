@@ -265,7 +265,7 @@ describe('a run', () => {
     breaks(broken);
   });
 
-  // Fault: `wholeOf` in ways.ts always null.
+  // Fault: another whole each time in `next` of ways.ts.
   it('3: stays with one whole until its ways are walked, each of them once', () => {
     const broken: string[] = [];
     let walked = 0;
@@ -364,7 +364,7 @@ describe('a run', () => {
     breaks(broken);
   });
 
-  // Fault: `isAloud` left out in `finished` of session.ts.
+  // Fault: `isAloud` in game.ts always false.
   it('7: credits speech to speech alone, and a guess to neither comparing nor touching', () => {
     const broken: string[] = [];
     each((question, run) => {

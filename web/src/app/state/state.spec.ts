@@ -54,7 +54,7 @@ describe('the run in the store', () => {
   };
   const open = [
     RunActions.begun({ sitting }),
-    RunActions.evidenceLoaded({ state: emptyState('c1', 'middle') }),
+    RunActions.evidenceLoaded({ state: emptyState('c1', 'middle'), speaks: true }),
   ].reduce(runFeature.reducer, runFeature.reducer(undefined, start));
 
   it('invites a handful and counts what was taken, never the same question twice running', () => {

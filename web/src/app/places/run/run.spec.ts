@@ -51,7 +51,7 @@ async function begin(
   });
   const store = TestBed.inject(Store);
   for (const { childId } of takers) {
-    store.dispatch(RunActions.evidenceLoaded({ state: emptyState(childId, 'middle') }));
+    store.dispatch(RunActions.evidenceLoaded({ state: emptyState(childId, 'middle'), speaks: true }));
   }
   await place.settle();
   return { place, noted: () => store.selectSignal(runFeature.selectObservations)() };
