@@ -9,7 +9,7 @@ import { creditsOf, playOut, questionForItem, sessionOf, triedAs } from '@gumo/c
 import { SKILLS, STRANDS, skillOf } from '@gumo/core/skills';
 import { addDays, dayNumber, newHousehold } from '@gumo/core/vocabulary';
 import { CHILDREN, DAYS, SONGS, STORIES, THINGS, TODAY } from './household.mjs';
-import { answerOf, difficultyOf, storyChance, takenForTwin } from './records.mjs';
+import { answerOf, difficultyOf, storyChance, toldInFull } from './records.mjs';
 
 const SEED = 20260310;
 const WEEKS = 11;
@@ -72,10 +72,12 @@ export function generate() {
   }
 
   /** What stands on the pad, and how it went. */
-  function answered(child, question, outcome) {
+  function answered(child, question, given) {
+    const told = toldInFull(child, question);
+    const outcome = told && given === 'help' ? 'not-yet' : given;
     const right = outcome === 'own' || outcome === 'help';
     const tapped = outcome === 'not-now' ? null : answerOf(child, question, right, random());
-    const untold = outcome === 'not-yet' && random() < 0.3 && !takenForTwin(child, question);
+    const untold = outcome === 'not-yet' && random() < 0.3 && !told;
     return { outcome, tapped: untold ? null : tapped };
   }
 

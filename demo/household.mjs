@@ -233,6 +233,7 @@ export const STORIES = [
   ['2026-02-26', 'Mirela', 'show-say', 'name-10', 'nono', ['n9', 'n10', 'n6', 'n0']],
   ['2026-03-06', 'Mirela', 'show-say', 'name-10', 'nnon', ['n6', 'n9', 'n7', 'n9']],
   ['2026-02-19', 'Sunniva', 'peg-rail', 'on-10', 'onnonn'],
+  ['2026-02-26', 'Sunniva', 'two-towers', 'on-10', 'nonnon'],
   ['2026-03-05', 'Sunniva', 'peg-rail', 'on-10', 'nonnon'],
 ];
 

@@ -54,7 +54,11 @@ function wrongAnswer(name, question, slip) {
     case 'reach':
       return stopped(name, record, slip);
     case 'add':
-      return { ...record, answer: Math.max(0, record.answer - 1) };
+      return {
+        ...record,
+        answer: Math.max(0, record.answer - 1),
+        way: name === 'Sunniva' ? 'on' : record.way,
+      };
     case 'bond': {
       const [first = n] = record.parts;
       const other = Math.max(0, record.answer - 1);
@@ -89,8 +93,16 @@ function stopped(name, record, slip) {
 }
 
 /** True for a numeral that this child takes for its twin, and says so. */
-export const takenForTwin = (child, { right }) =>
+const takenForTwin = (child, { right }) =>
   child.row.name === 'Mirela' && right.kind === 'numeral' && [6, 9].includes(right.shown);
+
+/** True for a sum that this child counts on, saying the first number again. */
+const saidAgain = (child, { right }) =>
+  child.row.name === 'Sunniva' && right.kind === 'add' && right.addends.length === 2;
+
+/** True where a wrong answer of this child is always told: it is what their story is about. */
+export const toldInFull = (child, question) =>
+  takenForTwin(child, question) || saidAgain(child, question);
 
 /** Chance of on own, where a child's own story makes an item hard; as usual otherwise. */
 export function storyChance(child, question, usual, day) {
@@ -100,7 +112,7 @@ export function storyChance(child, question, usual, day) {
   const whole = right.kind === 'reach' && right.from === 1 && right.direction === 'up';
   if (name === 'Kofi' && whole && right.to >= 20) return 0.1;
   if (name === 'Kofi' && day >= FADED && counts.some(bond5)) return 0.2;
-  if (name === 'Sunniva' && counts.some(on10)) return 0.35;
+  if (saidAgain(child, question)) return 0.35;
   return usual;
 }
 

@@ -4,8 +4,8 @@ import { type Server, asked, finish, expect, test } from '../world';
 /** Tries that stand beside the tray. */
 const SHOWN = 6;
 
-/** One sitting of a counting song on a day of March or April, each try with the same key. */
-async function song(
+/** One session of touch and count on a day of March or April, each try with the same key. */
+async function session(
   page: Page,
   server: Server,
   day: string,
@@ -20,11 +20,11 @@ async function song(
   await page.goto(new URL('/today', server.url).href);
   await page.getByRole('button', { name: 'Add an activity' }).first().click();
   await page.getByRole('combobox', { name: 'Activity' }).click();
-  await page.getByRole('option', { name: /A counting song/ }).click();
+  await page.getByRole('option', { name: /Touch and count/ }).click();
   await page.getByRole('checkbox', { name: 'Wren' }).click();
   await page.getByRole('radio', { name: 'to 5', exact: true }).click();
   await page.getByRole('button', { name: 'Add to today' }).click();
-  await page.getByRole('button', { name: 'Begin A counting song' }).click();
+  await page.getByRole('button', { name: 'Begin Touch and count' }).click();
   const soFar = page.locator('gumo-so-far li button');
   for (let tries = 1; tries <= many; tries++) {
     await asked(page);
@@ -47,29 +47,29 @@ test.describe('one bead through the weeks', () => {
     await page.getByRole('textbox', { name: 'Name' }).fill('Wren');
     await page.getByLabel('Birth date').fill('2022-06-01');
     await page.getByRole('button', { name: 'Add the child' }).click();
-    const bead: Locator = page.locator('[data-skill="say-5"]');
+    const bead: Locator = page.locator('[data-skill="total-5"]');
     const reason = page.locator('gumo-opened-bead .reason');
     await expect(bead).toHaveAttribute('data-standing', 'not-met');
 
-    await song(page, server, '2026-03-10', 'o');
+    await session(page, server, '2026-03-10', 'o');
     await bead.click();
     await expect(reason).toContainText(
-      /^(Started|Nearly): (\d+) of \2 on own on 1 day; both asked/,
+      /^(Started|Nearly): (\d+) of \2 on own on 1 day; all 5 asked/,
     );
     await expect(page.locator('gumo-opened-bead')).toContainText(/on another day|on two days/);
-    await song(page, server, '2026-03-12', 'o');
-    await song(page, server, '2026-03-13', 'o');
+    await session(page, server, '2026-03-12', 'o');
+    await session(page, server, '2026-03-13', 'o');
     await expect(bead).toHaveAttribute('data-standing', 'secure');
     await bead.click();
-    await expect(reason).toHaveText(/^Secure: (\d+) of \1 on own on 3 days; both asked\.$/);
+    await expect(reason).toHaveText(/^Secure: (\d+) of \1 on own on 3 days; all 5 asked\.$/);
 
     // Once unsure, it is looked at again; twice running, it is lost.
-    await song(page, server, '2026-04-26', 'n', 16);
+    await session(page, server, '2026-04-26', 'n', 12);
     await expect(bead).toHaveAttribute('data-standing', 'secure');
     await expect(bead).toHaveAttribute('data-mark', 'look-again');
     await bead.click();
     await expect(reason).toContainText('unsure in the last session: look again by 3 May');
-    await song(page, server, '2026-04-27', 'n', 16);
+    await session(page, server, '2026-04-27', 'n', 12);
     await expect(bead).toHaveAttribute('data-standing', 'come-back');
     await bead.click();
     await expect(reason).toContainText('Come back: it was secure, and then less of it was on own');
@@ -77,9 +77,9 @@ test.describe('one bead through the weeks', () => {
     await page.getByRole('button', { name: 'Knows it' }).click();
     await expect(bead).toHaveAttribute('data-standing', 'secure');
     await expect(reason).toContainText('Knows it: your own word of 27 April');
-    await song(page, server, '2026-04-28', 'n');
+    await session(page, server, '2026-04-28', 'n');
     await expect(bead).toHaveAttribute('data-standing', 'secure');
-    await song(page, server, '2026-04-29', 'n');
+    await session(page, server, '2026-04-29', 'n');
     await expect(bead).toHaveAttribute('data-standing', 'come-back');
     await bead.click();
     await expect(reason).not.toContainText('your own word');

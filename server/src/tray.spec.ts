@@ -36,6 +36,45 @@ describe('what comes from the tray, over HTTP', () => {
   const notesOf = async (child: Child): Promise<ChildNote[]> =>
     (await world.ask('GET', `/children/${child.id}/notes`)).body;
 
+  describe('the last time', () => {
+    const played = (sittingId: string, outcome: 'own' | 'not-yet' | 'not-now') =>
+      aTry(wren.id, {
+        sittingId,
+        outcome,
+        round: { kind: 'count-out', part: 0, lap: 0, key: 'took-3', cameUp: [3], lay: [3] },
+        counts: [{ skillId: 'touch-5', itemId: 'n3' }],
+        record: { kind: 'give', asked: 3, given: outcome === 'own' ? 3 : 4 },
+      });
+    const lastTime = async (activity: string): Promise<string | null> => {
+      const path = `/children/${wren.id}/last-time?activity=${activity}`;
+      const { words }: { words: string | null } = (await world.ask('GET', path)).body;
+      return words;
+    };
+
+    it('is told of the last session in the same activity in which something was asked', async () => {
+      expect(await lastTime('handfuls')).toBeNull();
+      const sitting = aSitting(wren.id);
+      expect((await world.ask('PUT', `/sittings/${sitting.id}`, sitting)).status).toBeLessThan(300);
+      const hard = played(sitting.id, 'not-yet');
+      await world.ask('POST', '/observations', {
+        observations: [played(sitting.id, 'own'), hard],
+      });
+      expect(await lastTime('handfuls')).toMatch(/^Last time this one was hard: give 3/);
+      expect(await lastTime('two-plates')).toBeNull();
+      const voiding = { id: randomUUID(), observationId: hard.id, at: hard.at, notedBy: '' };
+      await world.ask('POST', '/voidings', { voidings: [voiding] });
+      expect(await lastTime('handfuls')).toMatch(/every one on your own/);
+    });
+
+    it('names the field that is missing or wrong', async () => {
+      for (const query of ['', '?activity=']) {
+        const answer = await world.ask('GET', `/children/${wren.id}/last-time${query}`);
+        expect(answer.status).withContext(query).toBe(400);
+        expect((answer.body as ProblemBody).errors[0]!.field).toBe('activity');
+      }
+    });
+  });
+
   describe('words about a child', () => {
     it('are kept once, newest first, and taken away again', async () => {
       const [first, second] = [note(), note({ at: `${TODAY}T11:00:00.000Z`, words: 'hums' })];

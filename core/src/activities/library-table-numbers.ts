@@ -12,7 +12,7 @@ export const TABLE_NUMBERS: readonly Activity[] = [
       need('card', 'index cards', 'n', { consumable: true }),
       need('sticker', 'dot stickers', { upTo: 'n' }, { consumable: true }),
     ],
-    rounds: [{ kind: 'match', step: 2, times: 3, thing: ['sticker', 'stickers'] }],
+    rounds: [{ kind: 'match', form: 'stick', step: 2, times: 3, thing: ['sticker', 'stickers'] }],
     steps: [
       'lay: A card with a numeral, and a sheet of dots.',
       'show: Stick them in order along the row, one word each.',
@@ -35,7 +35,7 @@ export const TABLE_NUMBERS: readonly Activity[] = [
     skills: ['match-*', 'gap-*'],
     needs: [need('stick', 'clip strips', 'n'), need('peg', 'pegs', 'n')],
     rounds: [
-      { kind: 'match', step: 3, times: 4, thing: ['dot', 'dots'] },
+      { kind: 'match', form: 'clip', step: 3, times: 4, thing: ['dot', 'dots'] },
       { kind: 'order', form: 'gap', step: 4, times: 3 },
     ],
     steps: [

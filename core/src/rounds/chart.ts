@@ -1,6 +1,7 @@
+import { isKnown, standingOf } from '../evidence/index.js';
 import { chartScene } from '../handling/index.js';
 import { numberWord } from '../numbers/index.js';
-import { type SkillItem, differItem, itemOf, moreItem } from '../skills/index.js';
+import { type SkillItem, differItem, itemOf, moreItem, skillOf } from '../skills/index.js';
 import type { RecordOf } from '../vocabulary/index.js';
 import {
   type Cell,
@@ -12,6 +13,7 @@ import {
   inRound,
   isOver,
   only,
+  pendingWant,
   skillsOf,
   waitsFor,
 } from './game.js';
@@ -146,8 +148,25 @@ function readings(game: Game, groups: Groups): Reading[] {
   ];
 }
 
+/** The next that was not asked of these columns: what is wanted first, then what is not yet known. */
+function nextReading(game: Game, groups: Groups): Reading | null {
+  const here = inRound(game);
+  const came = here.findLastIndex(({ cameUp }) => cameUp.length > 0);
+  const asked = new Set(
+    here.slice(game.came.length > 0 ? here.length : came).map((one) => one.key),
+  );
+  const open = readings(game, groups).filter(({ key }) => !asked.has(key));
+  const wanted = pendingWant(game);
+  return (
+    open.find(({ skillId }) => skillId === wanted) ??
+    open.find(({ skillId }) => !isKnown(standingOf(skillOf(skillId), game.state))) ??
+    open[0] ??
+    null
+  );
+}
+
 function read(game: Game, groups: Groups): Draft | null {
-  const cell = choose(game, readings(game, groups));
+  const cell = game.forced ? choose(game, readings(game, groups)) : nextReading(game, groups);
   if (!cell) return null;
   const right = record(groups, cell.question, cell.answer);
   const shared = {
@@ -185,7 +204,8 @@ export const chart: RoundModule = {
     const built = here.some(({ record: one }) => one.kind === 'note');
     if (!built && item && own.has(item.skillId)) return build(game, item, 3);
     const standing = here.findLast(({ record: one }) => one.kind === 'chart')?.record;
-    if (standing?.kind === 'chart' && here.length % 5 !== 0) return read(game, standing.groups);
+    const more = standing?.kind === 'chart' ? read(game, standing.groups) : null;
+    if (more && game.came.length === 0) return more;
     const cameUp = cameUpOf(game, ['blue', 'orange', 'green'], 0, 20);
     if (game.came.length < 3) {
       return waitsFor('columns', 'How many are in each column?', cameUp, {

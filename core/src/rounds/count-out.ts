@@ -156,7 +156,7 @@ function moved(game: Game): Draft | null {
   const thing = thingOf(game);
   const secret = after === n ? '' : ` In secret ${more > 0 ? 'add one' : 'take one away'}.`;
   return {
-    key: `same-${n}-${after}`,
+    key: `same-${n}`,
     say: 'I move them about. Are there still as many?',
     lay: `Lay ${some(n, thing)} in a row and count. Then move them.${secret}`,
     lying: [n, after],

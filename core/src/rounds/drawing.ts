@@ -18,15 +18,16 @@ interface Figure extends Cell {
   readonly words: string;
 }
 
-const FAMILIES = ['write', 'draw'];
-
 /** Digits in the order in which they are learned, lines and shapes before them. */
 const cells = (game: Game): Figure[] => {
   const own = skillsOf(game.activity);
-  return SKILLS.filter(({ id, family }) => FAMILIES.includes(family) && own.has(id)).flatMap(
+  // A road or a snake of dough is one digit.
+  const [families, most] =
+    game.round.form === undefined ? [['write', 'draw'], Math.max(9, game.top)] : [['write'], 9];
+  return SKILLS.filter(({ id, family }) => families.includes(family) && own.has(id)).flatMap(
     (skill) =>
       skill.items
-        .filter((item) => skill.family === 'draw' || item.number <= Math.max(9, game.top))
+        .filter((item) => skill.family === 'draw' || item.number <= most)
         .map((item) => ({
           skillId: skill.id,
           itemId: item.id,

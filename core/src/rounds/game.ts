@@ -288,6 +288,12 @@ export function pendingWant(game: Pick<Game, 'past' | 'wants'>): string | null {
   return wants.find((id) => !done.has(id)) ?? null;
 }
 
+/** The number that came before: that was named, rolled, landed in, formed. */
+export const numberBefore = ({ past }: Pick<Game, 'past'>): number | null => {
+  const last = past.at(-1);
+  return last?.cameUp[0] ?? last?.lay[0] ?? null;
+};
+
 /** True where what was just asked may be gone into further: what is wanted comes first. */
 export const mayFollow = (game: Game): boolean => pendingWant(game) === null;
 

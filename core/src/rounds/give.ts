@@ -7,6 +7,7 @@ import {
   type RoundModule,
   choose,
   isOver,
+  numberBefore,
   only,
   pendingWant,
   upTo,
@@ -17,18 +18,12 @@ import { Some, plain, some, thingOf } from './words.js';
 const MORE = 3;
 const FEWEST = 8;
 
-/** The number that came before: that was named, rolled, landed in. */
-const before = ({ past }: Game): number | null => {
-  const last = past.at(-1);
-  return last?.cameUp[0] ?? last?.lay[0] ?? null;
-};
-
 /** True for a skill that handing over can be evidence for. */
 const creditsGive = (skillId: string): boolean => findSkill(skillId)?.family === 'give';
 
 function asked(game: Game): Cell | null {
   if (game.round.form === 'that') {
-    const n = before(game);
+    const n = numberBefore(game);
     const item = n === null ? null : itemByNumber('give', n);
     const wanted = pendingWant(game);
     const other = wanted !== null && item?.skillId !== wanted;
@@ -48,7 +43,7 @@ function ask(game: Game, cell: Cell): Draft {
   const words: Readonly<Record<string, string>> = {
     prints: `Press ${numberWord(n)} ${n === 1 ? 'print' : 'prints'}.`,
     stickers: `Stick ${some(n, thing)}.`,
-    ...(before(game) === n ? { that: 'Give me that many, please.' } : {}),
+    ...(numberBefore(game) === n ? { that: 'Give me that many, please.' } : {}),
   };
   return {
     key: cell.key,

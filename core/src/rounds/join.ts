@@ -8,6 +8,7 @@ import {
   type RoundModule,
   cameUpOf,
   choose,
+  draw,
   inRound,
   isOver,
   mayFollow,
@@ -126,6 +127,15 @@ function write(a: number, b: number): Draft {
   };
 }
 
+/** Sums to be laid or written, one for each total. */
+const sentences = (game: Game): Sum[] =>
+  upTo(2, Math.min(10, game.top)).flatMap((total) => {
+    const item = sentenceItem('plus', total);
+    const a = 1 + draw(game, total - 1, `write-${total}`);
+    const b = total - a;
+    return item ? [{ ...item, key: `write-${total}`, numbers: [a, b], a, b }] : [];
+  });
+
 /** Two amounts pushed together: counted all, counted on, or known. */
 export const join: RoundModule = {
   kind: 'join',
@@ -135,6 +145,10 @@ export const join: RoundModule = {
       : ['join-*', 'on-10', 'bond-*', 'double-10', 'sentence-plus'],
   next(game) {
     if (isOver(game, 8)) return null;
+    if (game.round.form === 'write') {
+      const cell = choose(game, sentences(game));
+      return cell && write(cell.a, cell.b);
+    }
     const here = inRound(game);
     const last = here.at(-1)?.record;
     const wants = mayFollow(game) && skillsOf(game.activity).has('sentence-plus');

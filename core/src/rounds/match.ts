@@ -93,19 +93,68 @@ function ask(game: Game, cell: Matched): Draft {
       scene: faceScene(n, cell.form, game),
     };
   }
+  const found = FOUND[game.round.form ?? ''];
   return {
     ...shared,
-    say: bring ? `Bring as many ${thing[1]} as this says.` : 'Which number belongs to this many?',
-    lay: bring ? `Show the card with ${n}.` : `Lay ${some(n, thing)}, the cards beside.`,
-    right: { kind: 'numeral', shown: n, answer: n, way: bring ? 'brought' : 'matched' },
-    way: bring ? 'handed' : 'pointed',
-    drawn: bring
-      ? { scene: 'cards', numbers: [n] }
-      : game.round.form === 'pairs'
-        ? { scene: 'none', numbers: [] }
-        : { scene: game.round.scene ?? 'things', numbers: [n], layout: 'scatter' },
-    ...(!bring && game.round.form === 'pairs' ? { scene: dotsScene(n, 'pairs', game.seed) } : {}),
+    ...(bring ? bringing(game, n) : choosing(game, n)),
+    right: { kind: 'numeral', shown: n, answer: n, way: bring && !found ? 'brought' : 'matched' },
+    way: bring && !found ? 'handed' : 'pointed',
+    ...(bring
+      ? { drawn: { scene: 'cards', numbers: [n] } }
+      : found
+        ? { scene: dotsScene(n, found, game.seed) }
+        : { drawn: { scene: game.round.scene ?? 'things', numbers: [n], layout: 'scatter' } }),
   };
+}
+
+/** Rounds whose amounts are pictures that lie there, and how these are drawn. */
+const FOUND: Readonly<Record<string, DotPicture>> = { clip: 'dice', both: 'pairs' };
+
+/** From the numeral to its amount. */
+function bringing(game: Game, n: number): Pick<Draft, 'say' | 'lay'> {
+  const many = thingOf(game)[1];
+  switch (game.round.form) {
+    case 'clip':
+      return {
+        say: 'Which strip has as many dots as this says?',
+        lay: `Show the peg with ${n}, four strips beside.`,
+      };
+    case 'both':
+      return {
+        say: 'Find the card with as many dots as this says.',
+        lay: `Show the numeral ${n}, four cards beside.`,
+      };
+    case 'stick':
+      return { say: `Stick as many ${many} as this says.`, lay: `Show the card with ${n}.` };
+    case 'press':
+      return { say: `Press as many ${many} as this says.`, lay: `Show the card with ${n}.` };
+    default:
+      return { say: `Bring as many ${many} as this says.`, lay: `Show the card with ${n}.` };
+  }
+}
+
+const LAYS: Readonly<Record<string, string>> = { stick: 'Stick', press: 'Press' };
+
+/** From the amount to its numeral. */
+function choosing(game: Game, n: number): Pick<Draft, 'say' | 'lay'> {
+  const amount = some(n, thingOf(game));
+  switch (game.round.form) {
+    case 'clip':
+      return {
+        say: 'How many dots are here? Clip its number.',
+        lay: `The strip with ${amount}, and the pegs with numbers.`,
+      };
+    case 'both':
+      return {
+        say: 'Which number belongs to this many?',
+        lay: `The card with ${amount} in pairs, and four numerals beside.`,
+      };
+    default:
+      return {
+        say: 'Which number belongs to this many?',
+        lay: `${LAYS[game.round.form ?? ''] ?? 'Lay'} ${amount}, the cards beside.`,
+      };
+  }
 }
 
 /** A numeral and its amount, or one of its forms. */

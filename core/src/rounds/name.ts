@@ -1,5 +1,5 @@
 import { numberWord } from '../numbers/index.js';
-import { type SkillItem, findSkill, itemByNumber, nearestItem } from '../skills/index.js';
+import { type SkillItem, findSkill, itemByNumber, nearestItem, skillOf } from '../skills/index.js';
 import {
   type Cell,
   type Draft,
@@ -9,7 +9,9 @@ import {
   choose,
   inRound,
   isOver,
+  numberBefore,
   only,
+  pendingWant,
   speaks,
   upTo,
   waitsFor,
@@ -124,6 +126,14 @@ function handed(game: Game): Draft | null {
   };
 }
 
+/** The one that was just formed or driven along, unless another is wanted. */
+function thatOne(game: Game): number | null {
+  const n = game.round.form === 'that' && game.forced === null ? numberBefore(game) : null;
+  const wanted = pendingWant(game);
+  const other = wanted !== null && nameItem(n ?? 0)?.skillId !== wanted;
+  return other && skillOf(wanted).family === 'name' ? null : n;
+}
+
 /** A numeral is seen: which number is it? */
 export const name: RoundModule = {
   kind: 'name',
@@ -134,8 +144,7 @@ export const name: RoundModule = {
     if (form === 'sequence') return inSequence(game);
     if (form === 'hand') return handed(game);
     if (words !== undefined) return came(game);
-    const cell = choose(game, nameCells(game));
-    const [n] = cell?.numbers ?? [];
+    const n = thatOne(game) ?? choose(game, nameCells(game))?.numbers[0];
     return n === undefined ? null : ask(game, n);
   },
 };

@@ -13,7 +13,7 @@ import {
   speaks,
   upTo,
 } from './game.js';
-import { Word, asksNumber, plain } from './words.js';
+import { Word, asksNumber, inARow, plain } from './words.js';
 
 /** Cards laid out at once when numerals are put in order. */
 const CARDS = 5;
@@ -49,7 +49,7 @@ function inOrder(game: Game): Draft | null {
         ? [{ skillId: cell.skillId, itemId: `n${n}`, by: 'place' as const }]
         : [],
     ),
-    sentence: plain(`${row.map(numberWord).join(', ')}.`),
+    sentence: plain(`${inARow(row)}.`),
     scene: cardsScene(shuffled(row, hashText(game.seed + cell.key))),
   };
 }
@@ -105,7 +105,7 @@ function gap(game: Game): Draft | null {
         ? [{ skillId: cell.skillId, itemId, by: 'gap' as const }]
         : [];
     }),
-    sentence: plain(`${row.map(numberWord).join(', ')}.`),
+    sentence: plain(`${inARow(row)}.`),
     scene: cardsScene(open),
   };
 }

@@ -104,7 +104,7 @@ function howFar(game: Game, guess: number, n: number): Draft {
     ...asksNumber(
       game,
       off,
-      `You thought ${numberWord(guess)}, and there ${is(n)} ${some(n, thingOf(game))}. How far off?`,
+      `You thought ${numberWord(guess)}, and there ${is(n)} ${n === 0 ? 'none' : some(n, thingOf(game))}. How far off?`,
     ),
     lay: off > MOST_OFF ? 'A wild guess is welcome: say it for them.' : 'Look along the line.',
     lying: [guess, n],

@@ -14,7 +14,7 @@ import {
   skillsOf,
   speaks,
 } from './game.js';
-import { plain } from './words.js';
+import { inARow, plain } from './words.js';
 
 const FORMS: Readonly<Record<string, readonly string[]>> = {
   up: ['say-*'],
@@ -162,7 +162,8 @@ function stepCells(game: Game): Steps[] {
 
 function steps(game: Game): Draft | null {
   const cell = choose(game, stepCells(game));
-  if (!cell) return null;
+  // Where there is only one, it is asked once.
+  if (!cell || inRound(game).some(({ key }) => key === cell.key)) return null;
   const { by, to } = cell;
   return {
     key: cell.key,
@@ -211,7 +212,7 @@ function hole(game: Game): Draft | null {
   return {
     key: `hole-${by}-${missing}`,
     say: 'One landing place is gone. Which number is missing?',
-    lay: `Cover every landing place but ${numberWord(missing)}.`,
+    lay: `Cover ${numberWord(missing)}, or take it away.`,
     lying: row,
     right: {
       kind: 'gap',
@@ -220,7 +221,7 @@ function hole(game: Game): Draft | null {
       answers: [missing],
     },
     ...said(game, [itemOf(cell.skillId, cell.itemId)]),
-    sentence: plain(`${row.map(numberWord).join(', ')}.`),
+    sentence: plain(`${inARow(row)}.`),
   };
 }
 

@@ -445,6 +445,19 @@ describe('a run', () => {
     }
   });
 
+  // Fault: the cells of `number` in tens.ts keyed otherwise than the questions that they become.
+  it('9: asks nothing of the core’s three times running', () => {
+    const broken: string[] = [];
+    for (const one of runs) {
+      const keys = one.questions.map(({ cameUp, key }) => (cameUp === null ? key : null));
+      keys.forEach((key, at) => {
+        const running = key !== null && key === keys[at - 1] && key === keys[at - 2];
+        if (running) broken.push(quoted(one, one.questions[at]!));
+      });
+    }
+    breaks(broken);
+  });
+
   // Fault: `closing` not handed on to `wantedChance` in `choose`.
   it('9: ends with a friendly question, of what the child knows, where the game has one', () => {
     const [speaker] = KIDS;
@@ -572,7 +585,7 @@ describe('a run', () => {
       ),
       /\bone (are|go|blow|come|fall)\b/i,
       /\b(two|three|four|five) (is|goes|comes|falls) (up|away|down|back)/i,
-      /undefined|NaN|null/,
+      /undefined|NaN|null|\bno of them/,
       / {2}/,
       /\.\./,
     ];

@@ -151,6 +151,10 @@ export function finished(game: Game, draft: Draft): Question {
   };
 }
 
+/** True for what the core asked twice just now: another part of the chain comes first. */
+const isThirdTime = ({ key, cameUp }: Draft, past: Session['past']): boolean =>
+  !cameUp && past.length > 1 && past.slice(-2).every((one) => one.key === key);
+
 /**
  * What to ask now: the round that is on, or the next of the chain when it is over; after the last
  * one the chain begins anew. Null where nothing can be asked in this range.
@@ -178,8 +182,8 @@ function nextIn(session: Session): Question | null {
       const game: Game = { ...session, round, part, lap };
       const played = MODULES[round.kind].next(game);
       const draft = played && session.worthTen ? inTens(game, played) : played;
-      if (draft && (game.came.length === 0 || draft.cameUp)) return finished(game, draft);
-      if (draft) return finished({ ...game, came: [] }, draft);
+      const again = draft !== null && tried < parts.length && isThirdTime(draft, past);
+      if (draft && !again) return finished(draft.cameUp ? game : { ...game, came: [] }, draft);
     }
     if (part + 1 >= parts.length) lap += 1;
     part = (part + 1) % parts.length;

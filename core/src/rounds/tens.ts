@@ -45,7 +45,7 @@ function number(game: Game): number {
   const high = Math.min(99, Math.max(19, game.top));
   const cells = upTo(low, high).flatMap((n): Cell[] => {
     const item = n < 20 ? itemByNumber('teens', n) : n % 10 === 0 ? null : inDecade('tens-ones', n);
-    return own(game, item) ? [{ ...item, key: `n${n}`, numbers: [n] }] : [];
+    return own(game, item) ? [{ ...item, key: `build-${n}`, numbers: [n] }] : [];
   });
   const cell = choose(game, cells);
   // Of the numbers that count for the same item, another one each time.

@@ -6,5 +6,8 @@ describe('a walk along floor cards', () => {
     expect(table.note().say).toBe('Where are you?');
     expect(table.question.say).toBe('Which number is one more?');
     expect(table.counts).toEqual(['plus1-5/n4']);
+    table.note();
+    expect(table.question.say).toBe('Which number is one fewer?');
+    expect(table.counts).toEqual(['minus1-5/n4']);
   });
 });

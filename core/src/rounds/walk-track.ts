@@ -1,5 +1,5 @@
 import { numberWord } from '../numbers/index.js';
-import { itemByNumber } from '../skills/index.js';
+import { type SkillItem, itemByNumber } from '../skills/index.js';
 import {
   type Draft,
   type Game,
@@ -8,6 +8,7 @@ import {
   inRound,
   isOver,
   only,
+  skillsOf,
   speaks,
   waitsFor,
 } from './game.js';
@@ -82,18 +83,15 @@ export const walkTrack: RoundModule = {
     const here = inRound(game);
     const last = here.at(-1);
     const n = last?.lay[0] ?? 0;
-    const own = new Set(game.activity.skills);
+    const own = skillsOf(game.activity);
+    const can = (item: SkillItem | null): boolean => item !== null && own.has(item.skillId);
     const turn = here.length % 3;
-    const canMore = n < game.top && own.has('plus1-*') && itemByNumber('plus1', n) !== null;
-    if (turn === 1 && n > 0) return canMore ? step(game, n, 1) : where(game);
-    if (turn === 2 && n > 0) {
-      if (here.length === 5) return wrongOnce(game, n);
-      return n > 1 && own.has('minus1-*')
-        ? step(game, n, -1)
-        : canMore
-          ? step(game, n, 1)
-          : where(game);
-    }
-    return where(game);
+    if (n === 0 || turn === 0) return where(game);
+    if (turn === 2 && here.length === 5) return wrongOnce(game, n);
+    const more = n < game.top && can(itemByNumber('plus1', n));
+    const fewer = n > 1 && can(itemByNumber('minus1', n));
+    if (turn === 1 ? more : !fewer && more && last?.record.kind !== 'after')
+      return step(game, n, 1);
+    return turn === 2 && fewer ? step(game, n, -1) : where(game);
   },
 };

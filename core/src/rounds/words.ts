@@ -23,6 +23,9 @@ export const is = (n: number): 'is' | 'are' => (n === 1 ? 'is' : 'are');
 /** "Three", at the beginning of a sentence. */
 export const Word = (n: number): string => capital(numberWord(n));
 
+/** "Four, five, six", at the beginning of a sentence. */
+export const inARow = (numbers: readonly number[]): string =>
+  capital(numbers.map(numberWord).join(', '));
 /** "four and two", "one, two and three". */
 export const and = (numbers: readonly number[]): string => joinWords(numbers.map(numberWord));
 

@@ -44,6 +44,9 @@ import { topWords } from '../../common/words';
       gap: 8px 16px;
       min-block-size: 56px;
     }
+    :host > button {
+      min-block-size: 56px;
+    }
     mat-button-toggle-group {
       border: 0;
       gap: 4px;

@@ -1,5 +1,6 @@
 import { TestBed } from '@angular/core/testing';
-import { emptyState } from '@gumo/core/evidence';
+import { type ChildState, emptyState, fold, triesOf } from '@gumo/core/evidence';
+import { skillOf } from '@gumo/core/skills';
 import type { Observation, Sitting, Thing } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
 import { Outbox } from '../../state/outbox';
@@ -51,10 +52,21 @@ async function begin(
   });
   const store = TestBed.inject(Store);
   for (const { childId } of takers) {
-    store.dispatch(RunActions.evidenceLoaded({ state: emptyState(childId, 'middle'), speaks: true }));
+    store.dispatch(
+      RunActions.evidenceLoaded({ state: emptyState(childId, 'middle'), speaks: true }),
+    );
   }
   await place.settle();
   return { place, noted: () => store.selectSignal(runFeature.selectObservations)() };
+}
+
+/** A child whose adult says that this one is sure. */
+function sureOf(childId: string, skillId: string): ChildState {
+  const at = `${TODAY}T08:00:00.000Z`;
+  const said = { says: 'secure' as const, note: '', notedBy: '' };
+  const word = { id: id(60), childId, skillId, at, day: TODAY, ...said };
+  const next = fold(emptyState(childId, 'middle'), { kind: 'word', word });
+  return 'state' in next ? next.state : emptyState(childId, 'middle');
 }
 
 const press = async (place: Place<Run>, key: string): Promise<void> => {
@@ -227,6 +239,59 @@ describe('at the tray', () => {
     await press(place, 'Escape');
     await press(place, 'e');
     expect(document.body.textContent).toContain('How was it?');
+  });
+
+  it('keeps a turn of the adult’s own as what lay there, and as evidence of no one', async () => {
+    const { place, noted } = await begin('two-plates', alone(kofi, 5));
+    const first = place.find('.sentence').textContent;
+    await place.click('My turn');
+    expect(noted()[0]).toEqual(jasmine.objectContaining({ outcome: 'not-now', adultTurn: true }));
+    expect(triesOf(noted()[0]!)).toEqual([]);
+    expect(place.find('gumo-told .sentence').textContent).toMatch(/\w/);
+    await goOn(place);
+    expect(place.find('.sentence').textContent).not.toBe(first);
+  });
+
+  it('opens with how it went the last time, until something is noted', async () => {
+    const { place } = await begin('build-frame', alone(kofi, 5));
+    const words = 'Last time this one was hard: make seven. Today we start with an easy one.';
+    TestBed.inject(Store).dispatch(RunActions.lastTimeLoaded({ childId: kofi.id, words }));
+    await place.settle();
+    expect(place.find('.opening').textContent).toContain(words);
+    await note(place, 'On their own');
+    expect(place.element.querySelector('.opening')).toBeNull();
+  });
+
+  it('warms up at the table with what the child is sure of, as reviews outside the game', async () => {
+    const { place, noted } = await begin('build-frame', alone(kofi, 5));
+    expect(place.text).not.toContain('Warm up first');
+    TestBed.inject(Store).dispatch(
+      RunActions.evidenceLoaded({ state: sureOf(kofi.id, 'say-10'), speaks: true }),
+    );
+    await place.settle();
+    await place.click('Warm up first: one question');
+    await note(place, 'On their own');
+    const [first] = noted();
+    expect(first!.counts!.map(({ skillId }) => skillId)).toContain('say-10');
+    expect(first!.round).toBeUndefined();
+    await note(place, 'On their own');
+    expect(noted()[1]!.round).toEqual(jasmine.objectContaining({ kind: 'frame' }));
+  });
+
+  it('lets each be worth ten: the same layout, answered in tens, never as bonds', async () => {
+    const { place, noted } = await begin('peg-rail', alone(kofi, 10));
+    place
+      .find('mat-slide-toggle', /Each is worth ten/)
+      .querySelector('button')!
+      .click();
+    await place.settle();
+    await place.click('4');
+    await place.click('2');
+    await place.click('On their own');
+    expect(place.text).toContain('60');
+    const families = noted()[0]!.counts!.map(({ skillId }) => skillOf(skillId).family);
+    expect(families).not.toContain('join');
+    expect(families).not.toContain('bond');
   });
 
   it('keeps to the shortest cap at the table, and says when it is a good moment to stop', async () => {
