@@ -51,6 +51,27 @@ const settled = (page) =>
     () => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done))),
   );
 
+/** What came up, an answer now and then, how it went, and on from the sentence. */
+async function oneTry(page, i) {
+  const tap = async (found) => {
+    await found.click();
+    await settled(page);
+  };
+  await page.locator('.tray[aria-busy="false"] .ask').waitFor();
+  const bar = page.locator('gumo-outcome-bar');
+  const chips = page.locator('gumo-came-up .keys button.child-reads');
+  for (let n = 1; n < 4 && !(await bar.isVisible()); n++) await tap(chips.nth(n));
+  const pad = page.locator('gumo-answer-pad button');
+  const waits = (await bar.locator('button').first().getAttribute('aria-disabled')) === 'true';
+  if ((waits || i % 3 === 1) && (await pad.count()) > 0) await tap(pad.nth(i % (await pad.count())));
+  await tap(page.getByRole('button', { name: i % 3 === 1 ? 'Not yet' : 'On their own' }).first());
+  const doubt = page.getByRole('alertdialog').getByRole('button').first();
+  if (await doubt.isVisible()) await tap(doubt);
+  const told = page.getByRole('button', { name: 'Go on', exact: true });
+  if (await told.isVisible()) await tap(told);
+  await page.waitForTimeout(BETWEEN_MS);
+}
+
 /** Notes tries by real taps, and reads how long each took to be on screen, and what moved. */
 async function measured(page, url, id) {
   await page.goto(`${url}/run/${id}`);
@@ -80,16 +101,7 @@ async function measured(page, url, id) {
       requestAnimationFrame(() => window.next.push(performance.now() - tapped));
     }).observe(asking, { attributeFilter: ['aria-busy'] });
   });
-  for (let i = 0; i < TRIES; i++) {
-    const pad = page.locator('gumo-answer-pad button').nth(i % 4);
-    if (i % 3 === 1 && (await pad.count()) > 0) await pad.click();
-    await settled(page);
-    await page
-      .locator('gumo-outcome-bar button')
-      .nth(i % 3 === 1 ? 3 : 0)
-      .click({ force: true });
-    await page.waitForTimeout(BETWEEN_MS);
-  }
+  for (let i = 0; i < TRIES; i++) await oneTry(page, i);
   await settled(page);
   return page.evaluate(() => ({
     taps: window.taps,

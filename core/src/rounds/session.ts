@@ -67,6 +67,8 @@ export function playedOf(observation: Observation): Played | null {
 /** A walk stays until it is over: ways in order, one at a time, a guess with its count. */
 const WALKS: readonly RoundKind[] = ['ways', 'one-step', 'predict-count'];
 
+/** So does showing, pointing to and naming. */
+const SEQUENCE = 'sequence';
 /** Rounds that go on from what was just asked cannot be the first. */
 const GOES_ON = 'that';
 
@@ -169,7 +171,8 @@ function nextIn(session: Session): Question | null {
   let part = chosen ?? last?.part ?? opening(session);
   let lap = last?.lap ?? 0;
   // What put the child on the card comes early, if another part of the chain has to be opened for it.
-  const midway = last !== undefined && WALKS.includes(last.kind);
+  const midway =
+    last !== undefined && (WALKS.includes(last.kind) || parts[last.part]?.form === SEQUENCE);
   const want = chosen === null && !midway ? pendingWant(session) : null;
   if (want !== null && !serves(activity, part, want)) {
     const other = parts.findIndex((_, at) => serves(activity, at, want));

@@ -1,5 +1,6 @@
 import { loadThings, thingsFeature } from './state/things';
 import { type ApplicationConfig, isDevMode, provideZonelessChangeDetection } from '@angular/core';
+import { MAT_RIPPLE_GLOBAL_OPTIONS } from '@angular/material/core';
 import { provideRouter, withComponentInputBinding, withRouterConfig } from '@angular/router';
 import { provideServiceWorker } from '@angular/service-worker';
 import { provideEffects } from '@ngrx/effects';
@@ -23,6 +24,8 @@ export const appConfig: ApplicationConfig = {
       withComponentInputBinding(),
       withRouterConfig({ paramsInheritanceStrategy: 'always' }),
     ),
+    // Waves under a finger cost a slow device a picture or two of every tap at the tray.
+    { provide: MAT_RIPPLE_GLOBAL_OPTIONS, useValue: { disabled: true } },
     // What opens the application where the server does not answer; it needs a secure address.
     provideServiceWorker('ngsw-worker.js', {
       enabled: !isDevMode(),

@@ -351,7 +351,7 @@ export const runFeature = createFeature({
     const selectTurn = createSelector(
       createSelector(selectActivity, selectChild, selectTops, selectKnown, (...upon) => upon),
       createSelector(selectStanding, selectSitting, selectPicks, selectChosen, (...upon) => upon),
-      createSelector(selectWorthTen, selectWarmUps, (...upon) => upon),
+      createSelector(selectWorthTen, selectWarmUps, selectCame, (...upon) => upon),
       (...upon) => upon,
     );
     return {

@@ -32,6 +32,9 @@ export class Answering {
   });
   private readonly household = this.store.selectSignal(householdFeature.selectHousehold);
 
+  /** What was tapped of it so far, before the question that follows from it stands. */
+  readonly came = this.store.selectSignal(runFeature.selectCame);
+
   /** While the next question is being chosen, no answer is taken: it would be for the last one. */
   readonly waiting = computed(() => this.asked().turn !== this.turn());
   /** The question that stands; it stays until the next one is chosen. */
@@ -131,7 +134,8 @@ export class Answering {
   type(digit: string): void {
     const question = this.question();
     if (!question) return;
-    const { cameUp, came } = question;
+    const { cameUp } = question;
+    const came = this.came();
     if (cameUp && came.length < cameUp.least) {
       const n = Number(digit);
       if (n >= cameUp.low && n <= cameUp.high) this.cameUp([...came, n]);

@@ -1,4 +1,4 @@
-import { Injectable, computed, inject, signal } from '@angular/core';
+import { Injectable, computed, effect, inject, signal } from '@angular/core';
 import { LiveAnnouncer } from '@angular/cdk/a11y';
 import { helpFor } from '@gumo/core/activities';
 import { slipsOf } from '@gumo/core/evidence';
@@ -8,6 +8,7 @@ import { type Tried, triedAs } from '@gumo/core/rounds';
 import type { CaptureRecord, Observation, Outcome } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
 import { v7 as uuid } from 'uuid';
+import { afterPaint } from '../../common/after-paint';
 import { Clock } from '../../common/clock';
 import { OUTCOME_WORDS } from '../../common/words';
 import { RunActions, runFeature } from '../../state/run';
@@ -42,10 +43,20 @@ export class Noting {
   readonly all = computed(() => this.observations().length);
   /** The whole sentence of what was just answered, until the next tap. */
   readonly told = signal<Sentence | null>(null);
+  /** The next question stands behind the sentence, out of reach: once the sentence is on the screen. */
+  readonly behind = signal(false);
   readonly acknowledged = signal('');
   /** The slip that was just noted, and the one thing to try now. */
   readonly slip = signal<{ readonly words: string; readonly advice: string } | null>(null);
   readonly doubt = signal<Doubt | null>(null);
+
+  constructor() {
+    const soon = afterPaint();
+    effect(() => {
+      const told = this.told() !== null;
+      soon(() => this.behind.set(told));
+    });
+  }
 
   /** True where the try was noted; false where something has to be said first. */
   note(outcome: Outcome): boolean {

@@ -100,7 +100,7 @@ describe('at the tray', () => {
     expect(noted()[0]!.round).toEqual(jasmine.objectContaining({ kind: 'frame', part: 0 }));
     expect(place.find('.acknowledged').textContent).toMatch(/“.+”/);
     expect(place.all('gumo-so-far li').length).toBe(1);
-    expect(place.find('gumo-told .sentence').textContent).toMatch(/\w/);
+    expect(place.find('gumo-told .whole').textContent).toMatch(/\w/);
   });
 
   it('takes a handful of eight in two taps, whatever range is on', async () => {
@@ -247,7 +247,7 @@ describe('at the tray', () => {
     await place.click('My turn');
     expect(noted()[0]).toEqual(jasmine.objectContaining({ outcome: 'not-now', adultTurn: true }));
     expect(triesOf(noted()[0]!)).toEqual([]);
-    expect(place.find('gumo-told .sentence').textContent).toMatch(/\w/);
+    expect(place.find('gumo-told .whole').textContent).toMatch(/\w/);
     await goOn(place);
     expect(place.find('.sentence').textContent).not.toBe(first);
   });

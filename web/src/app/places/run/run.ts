@@ -21,6 +21,7 @@ import { MatMenuModule } from '@angular/material/menu';
 import { MatSlideToggleModule } from '@angular/material/slide-toggle';
 import { MatTooltipModule } from '@angular/material/tooltip';
 import { Store } from '@ngrx/store';
+import { afterPaint } from '../../common/after-paint';
 import { Api } from '../../common/api';
 import { Clock } from '../../common/clock';
 import { Icon } from '../../common/icon';
@@ -92,6 +93,7 @@ export class Run {
   private readonly announcer = inject(LiveAnnouncer);
   private readonly jotting = inject(Jotting);
   private readonly dialogs = inject(MatDialog);
+  private readonly soon = afterPaint();
   protected readonly answering = inject(Answering);
   protected readonly noting = inject(Noting);
   protected readonly finishing = inject(Finishing);
@@ -277,8 +279,9 @@ export class Run {
     if (this.noting.adultTurn()) this.afterTry();
   }
 
+  /** It is the next child's turn once the sentence is on the screen. */
   private afterTry(): void {
-    if (this.byTurns()) this.turn(1);
+    if (this.byTurns()) this.soon(() => this.turn(1));
   }
 
   protected jot(): void {

@@ -9,7 +9,7 @@ import { PartWhole } from '../../handling/part-whole';
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [MatButtonModule, PartWhole],
   template: `
-    <p class="sentence">“{{ sentence().words }}”</p>
+    <p class="whole">“{{ sentence().words }}”</p>
     @if (sentence().sum) {
       <p class="sum child-reads">{{ sentence().sum }}</p>
     }
@@ -27,7 +27,7 @@ import { PartWhole } from '../../handling/part-whole';
       flex: 1;
       text-align: center;
     }
-    .sentence {
+    .whole {
       font-size: 34px;
       font-weight: 700;
       line-height: 1.2;
@@ -42,7 +42,7 @@ import { PartWhole } from '../../handling/part-whole';
       font-size: 18px;
     }
     @media (max-width: 700px) {
-      .sentence {
+      .whole {
         font-size: 24px;
       }
     }
