@@ -63,7 +63,8 @@ async function oneTry(page, i) {
   for (let n = 1; n < 4 && !(await bar.isVisible()); n++) await tap(chips.nth(n));
   const pad = page.locator('gumo-answer-pad button');
   const waits = (await bar.locator('button').first().getAttribute('aria-disabled')) === 'true';
-  if ((waits || i % 3 === 1) && (await pad.count()) > 0) await tap(pad.nth(i % (await pad.count())));
+  if ((waits || i % 3 === 1) && (await pad.count()) > 0)
+    await tap(pad.nth(i % (await pad.count())));
   await tap(page.getByRole('button', { name: i % 3 === 1 ? 'Not yet' : 'On their own' }).first());
   const doubt = page.getByRole('alertdialog').getByRole('button').first();
   if (await doubt.isVisible()) await tap(doubt);

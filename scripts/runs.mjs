@@ -1,6 +1,7 @@
 /**
  * npm run runs [-- activity ...]: runs every activity in the browser at two sizes, question by
  * question, and says what is wrong: nothing asked, a key that lies under another thing, an error.
+ * The keys of the first questions are looked at in the sizes of other screens, too.
  * The built application must be there (npm run build).
  */
 import { mkdtempSync, rmSync } from 'node:fs';
@@ -15,6 +16,14 @@ const SIZES = [
   [1280, 800],
   [390, 844],
 ];
+const OTHER_SIZES = [
+  [1280, 720],
+  [1180, 820],
+  [1024, 768],
+  [820, 1180],
+];
+/** Questions that are looked at in all sizes. */
+const LOOKED_AT = 3;
 const QUESTIONS = 9;
 const AT_ONCE = 3;
 const OUTCOMES = ['On their own', 'With help', 'Not yet'];
@@ -32,8 +41,10 @@ const covered = (page) =>
     );
 
 async function answer(page, t) {
+  await page.locator(`.tray[data-noted="${t}"]`).waitFor();
   const told = page.getByRole('button', { name: 'Go on', exact: true });
   if (await told.isVisible()) await told.click();
+  await page.locator('gumo-told').waitFor({ state: 'detached' });
   await page.locator('.tray:not([aria-busy="true"])').waitFor();
   const bar = page.locator('gumo-outcome-bar');
   const chips = page.locator('gumo-came-up .line button');
@@ -42,6 +53,14 @@ async function answer(page, t) {
     const words = (await page.locator('.ask .sentence').textContent()) ?? '';
     if (words.replace(/[“”]/g, '').trim() === '') faults.push('nothing is said');
     for (const key of await covered(page)) faults.push(`“${key}” is covered: ${words}`);
+    const size = page.viewportSize();
+    if (t >= LOOKED_AT || size.width < 1280) return;
+    for (const [width, height] of OTHER_SIZES) {
+      await page.setViewportSize({ width, height });
+      for (const key of await covered(page))
+        faults.push(`“${key}” is covered at ${width}x${height}: ${words}`);
+    }
+    await page.setViewportSize(size);
   };
   await page.locator('.ask').waitFor();
   await look();
@@ -79,6 +98,7 @@ async function run(browser, url, activity, [width, height]) {
     await who.click();
     await page.getByRole('button', { name: /^(Begin|Start)$/ }).click();
     for (let t = 0; t < QUESTIONS; t++) faults.push(...(await answer(page, t)));
+    await page.locator(`.tray[data-noted="${QUESTIONS}"]`).waitFor();
     const told = page.getByRole('button', { name: 'Go on', exact: true });
     if (await told.isVisible()) await told.click();
     await page.getByRole('button', { name: 'Finish', exact: true }).first().click();

@@ -65,8 +65,8 @@ function words(game: Game, a: number, b: number): { say: string; lay: string } {
   switch (game.round.scene) {
     case 'rail':
       return {
-        say: 'Push them together. How many in all? Go on from the first.',
-        lay: `${Some(a, thing)} in one color, ${numberWord(b)} in the other.`,
+        say: 'Push them together. How many in all?',
+        lay: `${Some(a, thing)} in one color, ${numberWord(b)} in the other. Go on from the first.`,
       };
     case 'tubes':
       return {

@@ -127,14 +127,18 @@ export class Run {
   });
   private readonly known = this.store.selectSignal(runFeature.selectKnown);
   private readonly toldOfLast = this.store.selectSignal(runFeature.selectLastTime);
-  /** Until something is noted of this child: how it went the last time. */
+  /** True until something came up or was noted of this child. */
+  private readonly opening = computed(
+    () => this.noting.soFar().length === 0 && this.answering.came().length === 0,
+  );
+  /** How it went the last time, to open with. */
   protected readonly lastTime = computed(() =>
-    this.noting.soFar().length > 0 ? undefined : this.toldOfLast()[this.child()?.id ?? ''],
+    this.opening() ? this.toldOfLast()[this.child()?.id ?? ''] : undefined,
   );
   /** At the table a session may open with what the child is sure of. */
   protected readonly warmUps = computed(() => {
     const [child, sitting, known] = [this.child(), this.sitting(), this.known()];
-    const atTable = this.activity()?.band === 'table' && this.noting.soFar().length === 0;
+    const atTable = this.activity()?.band === 'table' && this.opening();
     return child && sitting && known && atTable
       ? warmUps(known, sitting.day, child.answerModes)
       : [];
