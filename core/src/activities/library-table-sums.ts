@@ -287,7 +287,7 @@ export const TABLE_SUMS: readonly Activity[] = [
     id: 'two-frames',
     title: 'Two frames',
     minutes: [5, 9],
-    skills: ['join-10', 'on-10', 'teens'],
+    skills: ['join-10', 'join-20', 'on-10', 'teens'],
     needs: [
       need('frame', 'ten frames', { times: [2, 'k'] }),
       twoColorCounters({ times: [20, 'k'] }),

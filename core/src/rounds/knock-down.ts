@@ -21,7 +21,7 @@ function total(game: Game, fell: readonly number[]): Draft {
   const [a = 0, b = 0] = fell;
   const own = skillsOf(game.activity);
   const items = [
-    fell.length > 2 ? addThreeItem(fell) : null,
+    fell.length === 3 ? addThreeItem(fell) : null,
     fell.length === 2 ? joinItem(a, b) : null,
     fell.length === 2 ? itemByParts('on', [a, b]) : null,
   ].filter((one) => one !== null && own.has(one.skillId));
