@@ -242,7 +242,10 @@ export class ChildForm {
       },
       answerModes: [...this.answerModes()],
       policy: value.policy,
-      weekNumber: value.weekNumber,
+      // A child who never had one is kept without the field.
+      ...(value.weekNumber === null && old?.weekNumber === undefined
+        ? {}
+        : { weekNumber: value.weekNumber }),
       archived,
       version: old?.version ?? 1,
     };
