@@ -84,6 +84,34 @@ test.describe('one bead through the weeks', () => {
     await bead.click();
     await expect(reason).not.toContainText('your own word');
   });
+
+  test('a child who only points opens the next skills, and what can only be said stays open', async ({
+    page,
+    server,
+  }) => {
+    test.setTimeout(120_000);
+    await page.getByRole('link', { name: 'Add the first child' }).click();
+    await page.getByRole('textbox', { name: 'Name' }).fill('Wren');
+    await page.getByLabel('Birth date').fill('2022-06-01');
+    await page.getByRole('checkbox', { name: 'Speaks' }).uncheck();
+    await page.getByRole('button', { name: 'Add the child' }).click();
+    const next = page.getByRole('region', { name: 'Next steps' }).locator('.title');
+    await expect(next.first()).toBeVisible();
+    const before = await next.allTextContents();
+    for (const day of ['2026-03-10', '2026-03-12', '2026-03-13']) {
+      await session(page, server, day, 'o');
+    }
+    for (const [skill, standing] of [
+      ['total-5', 'secure'],
+      ['say-5', 'not-met'],
+    ] as const) {
+      const bead = page.locator(`[data-skill="${skill}"]`);
+      await expect(bead).toHaveAttribute('data-standing', standing);
+    }
+    const after = await next.allTextContents();
+    expect(after).not.toEqual(before);
+    expect(after.filter((title) => /^\s*(Says|Counts (on|back))/.test(title))).toEqual([]);
+  });
 });
 
 test('the demo children show their stories, and a policy says what it changes', async ({

@@ -14,12 +14,26 @@ export interface AlsoWith {
 const SHORT = 5;
 const MOST = 2;
 
-const usesOf = ({ needs }: Activity): Set<string> => new Set(needs.map(({ use }) => use));
+/** Things with something printed or drawn on them: only the same ones do, not any of their kind. */
+const PRINTED: readonly string[] = [
+  'board',
+  'card',
+  'chart',
+  'floor-card',
+  'mat',
+  'plate',
+  'sheet',
+  'tile',
+];
+
+/** The things of an activity, by use; what is printed by its name, too. */
+const thingsOf = ({ needs }: Activity): Set<string> =>
+  new Set(needs.map(({ use, words }) => (PRINTED.includes(use) ? `${use}: ${words}` : use)));
 
 /** True where all that a game needs is out already, and it needs some of it. */
 function liesThere(game: Activity, out: ReadonlySet<string>): boolean {
-  const uses = [...usesOf(game)];
-  return uses.length > 0 && uses.every((use) => out.has(use));
+  const things = [...thingsOf(game)];
+  return things.length > 0 && things.every((one) => out.has(one));
 }
 
 /** The age of a child in years, with its fraction. */
@@ -39,7 +53,7 @@ export function alsoWith(
   children: readonly { readonly child: Child; readonly state: ChildState }[],
   today: Day,
 ): AlsoWith[] {
-  const out = usesOf(played);
+  const out = thingsOf(played);
   const oldEnough = (game: Activity): boolean =>
     children.every(({ child }) => yearsOf(child, today) >= game.fromAge);
   const frontiers = children.map(({ child, state }) => frontierOf(state, today, speaksOf(child)));

@@ -60,7 +60,7 @@ export const TABLE_NUMBERS: readonly Activity[] = [
     title: 'Dots in pairs',
     minutes: [4, 8],
     skills: ['match-10', 'forms-10', 'partner-10'],
-    needs: [need('card', 'cards with dots in pairs', 'n'), need('card', 'numeral cards', 'n')],
+    needs: [need('card', 'cards with dots in pairs', 'n'), need('card', 'number cards', 'n')],
     rounds: [
       { kind: 'match', form: 'both', step: 3, times: 3, thing: ['dot', 'dots'] },
       { kind: 'partner', step: 3, times: 2, thing: ['dot', 'dots'] },
@@ -86,7 +86,7 @@ export const TABLE_NUMBERS: readonly Activity[] = [
     minutes: [5, 10],
     ways: ['presented'],
     skills: ['match-10', 'partner-10', 'order-10', 'partner-*'],
-    needs: [need('card', 'numeral cards', 'n'), likeCounters({ upTo: 'n' })],
+    needs: [need('card', 'number cards', 'n'), likeCounters({ upTo: 'n' })],
     rounds: [
       { kind: 'name', form: 'hand', step: 1, scene: 'cards', times: 2 },
       { kind: 'order', step: 1, scene: 'cards' },

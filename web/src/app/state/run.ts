@@ -57,6 +57,8 @@ export const RunActions = createActionGroup({
     /** What a child is sure of is asked first. */
     'Warm Up Chosen': props<{ childId: string; items: readonly SkillItem[] }>(),
     /** One line to open with, from the last time. */
+    /** On the same things a child plays another game, in a range of its own. */
+    'Game Chosen': props<{ childId: string; activityId: string; top: number }>(),
     'Last Time Loaded': props<{ childId: string; words: string }>(),
     Ended: props<{ sittingId: string; end: SittingEnd }>(),
   },
@@ -65,6 +67,8 @@ export const RunActions = createActionGroup({
 interface RunState {
   readonly sitting: Sitting | null;
   readonly childId: string | null;
+  /** The activity that a child plays with the same things, where it is another one. */
+  readonly games: Readonly<Record<string, string>>;
   /** Range of each child now; easier and harder move it. */
   readonly tops: Readonly<Record<string, number>>;
   /** What was known when the sitting began, by child. */
@@ -98,6 +102,7 @@ interface RunState {
 const initial: RunState = {
   sitting: null,
   childId: null,
+  games: {},
   tops: {},
   evidence: {},
   before: {},
@@ -126,6 +131,9 @@ function open(
     sitting,
     kept,
     childId: sitting.takers[0]?.childId ?? null,
+    games: Object.fromEntries(
+      observations.flatMap((one) => (one.activityId ? [[one.childId, one.activityId]] : [])),
+    ),
     tops: Object.fromEntries(sitting.takers.map((taker) => [taker.childId, taker.top])),
     observations,
     voided,
@@ -179,6 +187,16 @@ const reducer = createReducer(
           warmUps: without(state.warmUps, state.childId),
         },
   ),
+  on(RunActions.gameChosen, (state, { childId, activityId, top }): RunState => ({
+    ...state,
+    came: [],
+    games: { ...state.games, [childId]: activityId },
+    tops: { ...state.tops, [childId]: top },
+    picks: without(state.picks, childId),
+    chosen: without(state.chosen, childId),
+    worthTen: without(state.worthTen, childId),
+    warmUps: without(state.warmUps, childId),
+  })),
   on(RunActions.timeSet, (state, { minutes }): RunState => ({ ...state, time: minutes })),
   on(RunActions.worthSet, (state, { ten }): RunState =>
     state.childId === null
@@ -264,6 +282,7 @@ export const runFeature = createFeature({
   extraSelectors: ({
     selectSitting,
     selectChildId,
+    selectGames,
     selectTops,
     selectEvidence,
     selectObservations,
@@ -292,7 +311,15 @@ export const runFeature = createFeature({
       childrenFeature.selectChildById,
       (id, children) => (id === null ? null : (children[id] ?? null)),
     );
-    const selectRanges = createSelector(selectActivity, (activity) =>
+    /** What the child whose turn it is plays with the things that lie there. */
+    const selectPlayed = createSelector(
+      selectActivity,
+      selectChildId,
+      selectGames,
+      householdFeature.selectActivityById,
+      (activity, id, games, activities) => activities.get(games[id ?? ''] ?? '') ?? activity,
+    );
+    const selectRanges = createSelector(selectPlayed, (activity) =>
       activity ? topsOf(activity) : [],
     );
     /** What is known of the child whose turn it is. */
@@ -301,7 +328,7 @@ export const runFeature = createFeature({
     );
     /** The game of the child whose turn it is, as far as it went. */
     const selectGame = createSelector(
-      createSelector(selectActivity, selectChild, selectKnown, (...one) => one),
+      createSelector(selectPlayed, selectChild, selectKnown, (...one) => one),
       createSelector(
         createSelector(selectTops, selectWanted, selectPicks, selectChosen, (...one) => one),
         selectWorthTen,
@@ -315,7 +342,9 @@ export const runFeature = createFeature({
         if (!activity || !child || !sitting || !known) return null;
         const [tops, wanted, picks, chosen] = choices;
         const top = tops[child.id] ?? 5;
-        const own = standing.filter((one) => one.childId === child.id);
+        const own = standing.filter(
+          (one) => one.childId === child.id && one.activityId === activity.id,
+        );
         return sessionOf({
           activity,
           top,
@@ -349,13 +378,14 @@ export const runFeature = createFeature({
     );
     /** Another one whenever something changed that the prompt hangs on; costs nothing to read. */
     const selectTurn = createSelector(
-      createSelector(selectActivity, selectChild, selectTops, selectKnown, (...upon) => upon),
+      createSelector(selectPlayed, selectChild, selectTops, selectKnown, (...upon) => upon),
       createSelector(selectStanding, selectSitting, selectPicks, selectChosen, (...upon) => upon),
       createSelector(selectWorthTen, selectWarmUps, selectCame, (...upon) => upon),
       (...upon) => upon,
     );
     return {
       selectActivity,
+      selectPlayed,
       selectStanding,
       selectChild,
       selectKnown,

@@ -30,6 +30,7 @@ export class Noting {
   private readonly announcer = inject(LiveAnnouncer);
   private readonly answering = inject(Answering);
   private readonly sitting = this.store.selectSignal(runFeature.selectSitting);
+  private readonly played = this.store.selectSignal(runFeature.selectPlayed);
   private readonly child = this.store.selectSignal(runFeature.selectChild);
   private readonly observations = this.store.selectSignal(runFeature.selectStanding);
 
@@ -105,7 +106,7 @@ export class Noting {
       id: uuid(),
       childId: child.id,
       sittingId: sitting.id,
-      activityId: sitting.activityId,
+      activityId: this.played()?.id ?? sitting.activityId,
       ...(asked.warmUp ? withoutRound(tried) : tried),
       at: this.clock.instant(),
       day: sitting.day,

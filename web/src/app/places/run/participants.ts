@@ -1,16 +1,23 @@
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatButtonToggleModule } from '@angular/material/button-toggle';
+import { MatMenuModule } from '@angular/material/menu';
 import { MatSlideToggleModule } from '@angular/material/slide-toggle';
-import type { Child } from '@gumo/core/vocabulary';
+import type { Activity, Child } from '@gumo/core/vocabulary';
 import { PegMark } from '../../common/peg-mark';
 import { topWords } from '../../common/words';
+
+/** A game for the things that lie there, and the range of the child in it. */
+export interface Choice {
+  readonly activity: Activity;
+  readonly top: number;
+}
 
 /** Who takes part, each in their own range, and whether they take turns. */
 @Component({
   selector: 'gumo-participants',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatButtonModule, MatButtonToggleModule, MatSlideToggleModule, PegMark],
+  imports: [MatButtonModule, MatButtonToggleModule, MatMenuModule, MatSlideToggleModule, PegMark],
   template: `
     <mat-button-toggle-group
       aria-label="Children in this session"
@@ -29,6 +36,16 @@ import { topWords } from '../../common/words';
     <button matButton type="button" [disabled]="!canTakeTurn()" (click)="adultTurn.emit()">
       My turn
     </button>
+    @if (others().length > 0) {
+      <button matButton type="button" [matMenuTriggerFor]="games">Other game</button>
+      <mat-menu #games="matMenu">
+        @for (one of others(); track one.activity.id) {
+          <button mat-menu-item type="button" (click)="otherChosen.emit(one)">
+            {{ one.activity.title }}
+          </button>
+        }
+      </mat-menu>
+    }
     @if (takers().length > 1) {
       <mat-slide-toggle [checked]="byTurns()" (change)="byTurnsChange.emit($event.checked)">
         Turns
@@ -72,6 +89,9 @@ export class Participants {
   readonly byTurns = input.required<boolean>();
   /** True where the adult or the puppet can take the turn that is on. */
   readonly canTakeTurn = input.required<boolean>();
+  /** Other games for what lies there, for the child whose turn it is. */
+  readonly others = input<readonly Choice[]>([]);
+  readonly otherChosen = output<Choice>();
   readonly adultTurn = output();
   readonly chosen = output<string>();
   readonly byTurnsChange = output<boolean>();

@@ -1,5 +1,6 @@
 import { TestBed } from '@angular/core/testing';
 import { type ChildState, emptyState, fold, triesOf } from '@gumo/core/evidence';
+import { LIBRARY } from '@gumo/core/activities';
 import { skillOf } from '@gumo/core/skills';
 import type { Observation, Sitting, Thing } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
@@ -204,6 +205,29 @@ describe('at the tray', () => {
         .slice(-2)
         .map((one) => one.childId),
     ).toEqual([dilara.id, dilara.id]);
+  });
+
+  it('lets one of several children play another game with the same things', async () => {
+    const { place, noted } = await begin('tiles-add', [
+      { childId: kofi.id, top: 10 },
+      { childId: dilara.id, top: 10 },
+    ]);
+    await place.click('Other game');
+    const items = [...document.querySelectorAll<HTMLElement>('[mat-menu-item]')];
+    expect(items.length).toBeGreaterThan(0);
+    const title = items[0]!.textContent!.trim();
+    items[0]!.click();
+    await place.settle();
+    expect(place.find('gumo-step-list h1').textContent).toBe(title);
+    const other = LIBRARY.find((one) => one.title === title)!;
+    await press(place, 'ArrowRight');
+    expect(place.find('gumo-step-list h1').textContent).not.toBe(title);
+    await press(place, 'ArrowLeft');
+    while (place.element.querySelector('gumo-outcome-bar') === null) {
+      await place.click('3', 'gumo-came-up .keys button');
+    }
+    await place.click('With help');
+    expect(noted()[0]!.activityId).toBe(other.id);
   });
 
   it('takes no answer twice, however fast it is tapped: the next question has to stand first', async () => {

@@ -10,7 +10,7 @@ import {
 } from '@angular/core';
 import { LiveAnnouncer } from '@angular/cdk/a11y';
 import { Router } from '@angular/router';
-import { neighborTop } from '@gumo/core/activities';
+import { alsoWith, neighborTop } from '@gumo/core/activities';
 import { type TraceSeen, usualWish } from '@gumo/core/sheets';
 import { warmUps } from '@gumo/core/rounds';
 import { careFor, cautionsAt, inReach, needsOf } from '@gumo/core/things';
@@ -45,7 +45,7 @@ import { CameUp } from './came-up';
 import { Finishing } from './finishing';
 import { HowAnswered } from './how-answered';
 import { Noting } from './noting';
-import { Participants } from './participants';
+import { type Choice, Participants } from './participants';
 import { SoFar } from './so-far';
 import { StepList } from './step-list';
 import { Told } from './told';
@@ -100,7 +100,9 @@ export class Run {
 
   protected readonly sitting = this.store.selectSignal(runFeature.selectSitting);
   protected readonly activity = this.store.selectSignal(runFeature.selectActivity);
+  protected readonly played = this.store.selectSignal(runFeature.selectPlayed);
   protected readonly child = this.store.selectSignal(runFeature.selectChild);
+  private readonly known = this.store.selectSignal(runFeature.selectKnown);
   private readonly ranges = this.store.selectSignal(runFeature.selectRanges);
   private readonly tops = this.store.selectSignal(runFeature.selectTops);
   private readonly childById = this.store.selectSignal(childrenFeature.selectChildById);
@@ -112,6 +114,24 @@ export class Run {
       return child ? [{ child, top: this.tops()[childId] ?? 5 }] : [];
     }),
   );
+  private readonly activities = this.store.selectSignal(householdFeature.selectActivityById);
+  /** Among several children each may play another game with the same things. */
+  protected readonly others = computed((): Choice[] => {
+    const [activity, child, state] = [this.activity(), this.child(), this.known()];
+    const sitting = this.sitting();
+    if (!activity || !child || !state || !sitting || this.takers().length < 2) return [];
+    const top = sitting.takers.find(({ childId }) => childId === child.id)?.top ?? 5;
+    const found = alsoWith(
+      activity,
+      [...this.activities().values()],
+      [{ child, state }],
+      sitting.day,
+    );
+    return [
+      { activity, top },
+      ...found.map(({ activity: other, tops }) => ({ activity: other, top: tops[0] ?? 5 })),
+    ].filter((one) => one.activity.id !== this.played()?.id);
+  });
   protected readonly minutes = computed(() => {
     const begun = Date.parse(this.sitting()?.startedAt ?? '');
     return Number.isNaN(begun) ? 0 : Math.max(0, (this.clock.now().getTime() - begun) / 60_000);
@@ -125,7 +145,6 @@ export class Run {
     const caps = this.takers().flatMap(({ child }) => this.paces()[child.id] ?? []);
     return caps.length > 0 ? Math.min(...caps) : most;
   });
-  private readonly known = this.store.selectSignal(runFeature.selectKnown);
   private readonly toldOfLast = this.store.selectSignal(runFeature.selectLastTime);
   /** True until something came up or was noted of this child. */
   private readonly opening = computed(
@@ -222,6 +241,14 @@ export class Run {
     if (this.paces()[childId] !== undefined) return;
     const pace = await this.api.get(`/children/${childId}/pace`, Pace).catch(() => null);
     if (pace) this.paces.update((paces) => ({ ...paces, [childId]: pace.minutes }));
+  }
+
+  protected playOther({ activity, top }: Choice): void {
+    const child = this.child();
+    if (!child) return;
+    this.noting.forget();
+    this.store.dispatch(RunActions.gameChosen({ childId: child.id, activityId: activity.id, top }));
+    void this.announcer.announce(`${child.name}: ${activity.title}`);
   }
 
   protected choose(childId: string): void {
