@@ -4,6 +4,15 @@ import { type Server, asked, finish, expect, test } from '../world';
 /** Tries that stand beside the tray. */
 const SHOWN = 6;
 
+/** The first child of an empty household. */
+async function addWren(page: Page, answers: 'speaks' | 'points' = 'speaks'): Promise<void> {
+  await page.getByRole('link', { name: 'Add the first child' }).click();
+  await page.getByRole('textbox', { name: 'Name' }).fill('Wren');
+  await page.getByLabel('Birth date').fill('2022-06-01');
+  if (answers === 'points') await page.getByRole('checkbox', { name: 'Speaks' }).uncheck();
+  await page.getByRole('button', { name: 'Add the child' }).click();
+}
+
 /** One session of touch and count on a day of March or April, each try with the same key. */
 async function session(
   page: Page,
@@ -43,10 +52,7 @@ test.describe('one bead through the weeks', () => {
     server,
   }) => {
     test.setTimeout(120_000);
-    await page.getByRole('link', { name: 'Add the first child' }).click();
-    await page.getByRole('textbox', { name: 'Name' }).fill('Wren');
-    await page.getByLabel('Birth date').fill('2022-06-01');
-    await page.getByRole('button', { name: 'Add the child' }).click();
+    await addWren(page);
     const bead: Locator = page.locator('[data-skill="total-5"]');
     const reason = page.locator('gumo-opened-bead .reason');
     await expect(bead).toHaveAttribute('data-standing', 'not-met');
@@ -90,11 +96,7 @@ test.describe('one bead through the weeks', () => {
     server,
   }) => {
     test.setTimeout(120_000);
-    await page.getByRole('link', { name: 'Add the first child' }).click();
-    await page.getByRole('textbox', { name: 'Name' }).fill('Wren');
-    await page.getByLabel('Birth date').fill('2022-06-01');
-    await page.getByRole('checkbox', { name: 'Speaks' }).uncheck();
-    await page.getByRole('button', { name: 'Add the child' }).click();
+    await addWren(page, 'points');
     const next = page.getByRole('region', { name: 'Next steps' }).locator('.title');
     await expect(next.first()).toBeVisible();
     const before = await next.allTextContents();

@@ -1,12 +1,5 @@
 import { LIBRARY, topsOf } from '../activities/index.js';
-import {
-  type ChildState,
-  emptyState,
-  fold,
-  isKnown,
-  standingOf,
-  triesOf,
-} from '../evidence/index.js';
+import { type ChildState, emptyState, isKnown, standingOf, triesOf } from '../evidence/index.js';
 import { numberWord, seeded } from '../numbers/index.js';
 import { isAnswered, isRight, padFor } from '../pads/index.js';
 import { SKILLS, matchSkills, skillOf } from '../skills/index.js';
@@ -24,27 +17,8 @@ import { MODULES, creditsOf, roundsOf } from './kinds.js';
 import { type Tried, playOut, triedAs } from './play.js';
 import { type Question, isComplete } from './question.js';
 import { type Session, questionFor, sessionOf } from './session.js';
+import { knowing } from './testing.js';
 import { some } from './words.js';
-
-/** A child who is sure of some skills, by the educator's word. */
-function knowing(ids: readonly string[]): ChildState {
-  let state = emptyState('c', 'middle');
-  ids.forEach((skillId, i) => {
-    const word = {
-      id: `00000000-0000-4000-8000-${String(i).padStart(12, '0')}`,
-      childId: 'c',
-      skillId,
-      at: '2026-03-01T08:00:00.000Z',
-      day: '2026-03-01',
-      says: 'secure' as const,
-      note: '',
-      notedBy: '',
-    };
-    const next = fold(state, { kind: 'word', word });
-    if ('state' in next) state = next.state;
-  });
-  return state;
-}
 
 const TO_FIVE = SKILLS.filter((skill) => skill.to > 0 && skill.to <= 5).map(({ id }) => id);
 

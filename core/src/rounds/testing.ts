@@ -1,9 +1,29 @@
 import { findActivity } from '../activities/library.js';
-import { emptyState } from '../evidence/index.js';
+import { type ChildState, emptyState, fold } from '../evidence/index.js';
 import type { AnswerMode, CaptureRecord, Outcome } from '../vocabulary/index.js';
 import { triedAs } from './play.js';
 import type { Question } from './question.js';
 import { type Session, questionFor, sessionOf } from './session.js';
+
+/** A child who is sure of some skills, by the educator's word. */
+export function knowing(ids: readonly string[]): ChildState {
+  let state = emptyState('c', 'middle');
+  ids.forEach((skillId, i) => {
+    const word = {
+      id: `00000000-0000-4000-8000-${String(i).padStart(12, '0')}`,
+      childId: 'c',
+      skillId,
+      at: '2026-03-01T08:00:00.000Z',
+      day: '2026-03-01',
+      says: 'secure' as const,
+      note: '',
+      notedBy: '',
+    };
+    const next = fold(state, { kind: 'word', word });
+    if ('state' in next) state = next.state;
+  });
+  return state;
+}
 
 /** A child at the table with one activity, answered question by question. */
 export class Table {

@@ -1,32 +1,13 @@
-import { type ChildState, emptyState, fold } from '../evidence/index.js';
+import { emptyState } from '../evidence/index.js';
 import { skillOf } from '../skills/index.js';
+import { knowing } from './testing.js';
 import { warmUp, warmUps } from './warm-ups.js';
 
 const TODAY = '2026-03-10';
 
-/** A child who is sure of some skills by the educator's judgment. */
-const sure = (...ids: string[]): ChildState =>
-  ids.reduce(
-    (state, skillId, i) => {
-      const word = {
-        id: `00000000-0000-4000-8000-00000000000${i}`,
-        childId: 'c',
-        skillId,
-        at: '2026-03-01T08:00:00.000Z',
-        day: '2026-03-01',
-        says: 'secure' as const,
-        note: '',
-        notedBy: '',
-      };
-      const next = fold(state, { kind: 'word', word });
-      return 'state' in next ? next.state : state;
-    },
-    emptyState('c', 'middle'),
-  );
-
 describe('questions to warm up', () => {
   it('are of what the child is sure of, one of a family, three at most, with nothing to lay', () => {
-    const state = sure('say-5', 'say-10', 'plus1-5', 'minus1-5', 'say-back-5', 'touch-5');
+    const state = knowing(['say-5', 'say-10', 'plus1-5', 'minus1-5', 'say-back-5', 'touch-5']);
     const items = warmUps(state, TODAY, ['speaks']);
     const families = items.map(({ skillId }) => skillOf(skillId).family);
     expect(items.length).toBe(3);
@@ -35,13 +16,13 @@ describe('questions to warm up', () => {
   });
 
   it('ask nothing aloud of a child who does not speak, and nothing of one who is sure of nothing', () => {
-    const silent = warmUps(sure('say-5', 'plus1-5'), TODAY, ['points']);
+    const silent = warmUps(knowing(['say-5', 'plus1-5']), TODAY, ['points']);
     expect(silent.map(({ skillId }) => skillId)).toEqual(['plus1-5']);
     expect(warmUps(emptyState('c', 'middle'), TODAY, ['speaks'])).toEqual([]);
   });
 
   it('belong to no step of the activity, and count for their own item', () => {
-    const [item] = warmUps(sure('plus1-5'), TODAY, ['speaks']);
+    const [item] = warmUps(knowing(['plus1-5']), TODAY, ['speaks']);
     const question = warmUp(item!, ['speaks'])!;
     expect([question.warmUp, question.step]).toEqual([true, null]);
     expect(question.counts).toEqual([{ skillId: 'plus1-5', itemId: item!.itemId }]);
