@@ -104,10 +104,12 @@ export async function asked(page: Page): Promise<number> {
   await expect(page.locator('.sentence')).toBeVisible();
   const goOn = page.getByRole('button', { name: 'Go on', exact: true });
   if (await goOn.isVisible()) await goOn.click();
-  await expect(page.getByRole('region', { name: 'At the tray' })).not.toHaveAttribute(
-    'aria-busy',
-    'true',
-  );
+  const stands = async (): Promise<void> =>
+    expect(page.getByRole('region', { name: 'At the tray' })).not.toHaveAttribute(
+      'aria-busy',
+      'true',
+    );
+  await stands();
   const outcomes = page.getByRole('group', { name: 'How it went' });
   const keys = page.locator('gumo-came-up .keys button');
   const came = page.locator('gumo-came-up .line button');
@@ -116,6 +118,8 @@ export async function asked(page: Page): Promise<number> {
     const before = await came.count();
     await keys.nth(before === 0 ? 2 : 3).click();
     await expect(came).toHaveCount(before + 1);
+    // What came up shows at once; what follows from it is asked a picture later.
+    await stands();
     taps++;
   }
   await expect(outcomes).toBeVisible();

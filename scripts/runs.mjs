@@ -72,6 +72,7 @@ async function answer(page, t) {
       (n) => document.querySelectorAll('gumo-came-up .line button').length > n,
       before,
     );
+    await page.locator('.tray:not([aria-busy="true"])').waitFor();
     await look();
   }
   if (!(await bar.isVisible())) return [...faults, 'nothing can be noted'];

@@ -105,7 +105,10 @@ test.describe('one bead through the weeks', () => {
     }
     const bead = (skill: string): Locator => page.locator(`[data-skill="${skill}"]`);
     await expect(bead('total-5')).toHaveAttribute('data-standing', 'secure');
-    await expect(bead('say-5')).not.toHaveAttribute('data-standing', 'secure');
+    await expect(bead('say-5')).toHaveAttribute('data-standing', 'not-met');
+    await bead('say-5').click();
+    await expect(page.locator('gumo-opened-bead .reason')).toContainText('Not asked aloud');
+    await bead('say-5').click();
     const after = await next.allTextContents();
     expect(after).not.toEqual(before);
     expect(after.filter((title) => /^\s*(Says|Counts (on|back))/.test(title))).toEqual([]);

@@ -66,12 +66,47 @@ describe('what comes from the tray, over HTTP', () => {
       expect(await lastTime('handfuls')).toMatch(/every one on your own/);
     });
 
+    it('leaves out what was played beside it with the same things', async () => {
+      const activityId = 'tidy-count';
+      const sitting = aSitting(wren.id, { activityId });
+      await world.ask('PUT', `/sittings/${sitting.id}`, sitting);
+      const beside = { ...played(sitting.id, 'not-yet'), activityId: 'layouts' };
+      const own = { ...played(sitting.id, 'own'), activityId };
+      await world.ask('POST', '/observations', { observations: [beside, own] });
+      expect(await lastTime(activityId)).toMatch(/every one on your own/);
+    });
+
     it('names the field that is missing or wrong', async () => {
       for (const query of ['', '?activity=']) {
         const answer = await world.ask('GET', `/children/${wren.id}/last-time${query}`);
         expect(answer.status).withContext(query).toBe(400);
         expect((answer.body as ProblemBody).errors[0]!.field).toBe('activity');
       }
+    });
+  });
+
+  describe('a turn that the adult took', () => {
+    it('is kept, and told neither of the child nor of the day', async () => {
+      const sitting = aSitting(finn.id, { startedAt: `${TODAY}T12:00:00.000Z` });
+      await world.ask('PUT', `/sittings/${sitting.id}`, sitting);
+      const mine = aTry(finn.id, {
+        sittingId: sitting.id,
+        skillId: 'estimate-20',
+        itemId: 'n6',
+        outcome: 'not-now',
+        adultTurn: true,
+        record: { kind: 'range', low: 3, high: 9, actual: 6 },
+      });
+      await world.ask('POST', '/observations', { observations: [mine] });
+      const kept = await world.ask('GET', `/sittings/${sitting.id}`);
+      const { observations }: { observations: unknown[] } = kept.body;
+      expect(observations.length).toBe(1);
+      const seen: Seen = (await world.ask('GET', `/days/${TODAY}/seen`)).body;
+      expect(seen.skills.filter(({ childId }) => childId === finn.id)).toEqual([]);
+      expect(seen.notSeen).toContain(finn.id);
+      const path = `/children/${finn.id}/details/measuring`;
+      const measured: { ranges: unknown[] } = (await world.ask('GET', path)).body;
+      expect(measured.ranges).toEqual([]);
     });
   });
 

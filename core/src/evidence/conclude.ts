@@ -5,7 +5,14 @@ import { type Word, holds } from './day.js';
 import type { ChildState } from './fold.js';
 import { EMPTY_LEDGER, type ItemTally } from './ledger.js';
 import { type ThingName, reasonFor } from './reasons.js';
-import { type Mark, type Standing, computedStanding, markOf, standingOf } from './standing.js';
+import {
+  type Mark,
+  type Standing,
+  asHeard,
+  computedStanding,
+  markOf,
+  standingOf,
+} from './standing.js';
 
 export interface ItemView {
   readonly itemId: string;
@@ -37,18 +44,29 @@ export interface SkillView {
   readonly items: readonly ItemView[];
 }
 
+/** Whom a conclusion is about, and what its words need beside the evidence. */
+export interface About {
+  /** False where the child answers without words. */
+  readonly speaks?: boolean;
+  readonly thingName?: ThingName;
+}
+
 /** Everything concluded about one skill. */
 export function viewOf(
   skill: Skill,
-  state: ChildState,
+  evidence: ChildState,
   today: Day,
-  thingName: ThingName = () => undefined,
+  { speaks = true, thingName = () => undefined }: About = {},
 ): SkillView {
+  const state = asHeard(skill, evidence, speaks);
   const ledger = state.skills[skill.id]?.ledger ?? EMPTY_LEDGER;
   const standing = standingOf(skill, state);
   const word = state.words[skill.id];
   const taken = state.taken[skill.id];
-  const { reason, change } = reasonFor(skill, state, standing, today, thingName);
+  const { reason, change } =
+    state !== evidence && standing === 'not-met'
+      ? { reason: 'Not asked aloud: what builds on it is open all the same.', change: '' }
+      : reasonFor(skill, state, standing, today, thingName);
   const checked = taken && taken.state !== 'undone' ? taken.revisit.due : null;
   return {
     skillId: skill.id,
@@ -77,8 +95,8 @@ export function viewOf(
 }
 
 /** Everything concluded about a child, skill by skill in the order of the map. */
-export function conclude(state: ChildState, today: Day, thingName?: ThingName): SkillView[] {
-  return SKILLS.map((skill) => viewOf(skill, state, today, thingName));
+export function conclude(state: ChildState, today: Day, about?: About): SkillView[] {
+  return SKILLS.map((skill) => viewOf(skill, state, today, about));
 }
 
 /** Chance that the next try on an item is right on own, as believed. */

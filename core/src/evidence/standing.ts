@@ -1,4 +1,4 @@
-import type { Skill } from '../skills/index.js';
+import { type Skill, saidAloud } from '../skills/index.js';
 import type { Day } from '../vocabulary/index.js';
 import { chanceOfMastery } from './ability.js';
 import { type Core, holds } from './day.js';
@@ -44,6 +44,13 @@ export function standingOf(skill: Skill, core: Core): Standing {
   if (holds(word)) return word.says === 'secure' ? 'secure' : 'started';
   return computedStanding(skill, core);
 }
+
+/**
+ * The evidence as it tells of a skill that can only be said, for a child who does not speak: it is
+ * not taken as known and stays open, whatever builds on it.
+ */
+export const asHeard = <C extends Core>(skill: Skill, evidence: C, speaks: boolean): C =>
+  speaks || !saidAloud(skill) ? evidence : { ...evidence, taken: {} };
 
 /** True when the child has it: secure, or taken as known. */
 export function isKnown(standing: Standing): boolean {

@@ -204,8 +204,9 @@ export const chart: RoundModule = {
     const built = here.some(({ record: one }) => one.kind === 'note');
     if (!built && item && own.has(item.skillId)) return build(game, item, 3);
     const standing = here.findLast(({ record: one }) => one.kind === 'chart')?.record;
-    const more = standing?.kind === 'chart' ? read(game, standing.groups) : null;
-    if (more && game.came.length === 0) return more;
+    const stays = standing?.kind === 'chart' && game.came.length === 0;
+    const more = stays ? read(game, standing.groups) : null;
+    if (more) return more;
     const cameUp = cameUpOf(game, ['blue', 'orange', 'green'], 0, 20);
     if (game.came.length < 3) {
       return waitsFor('columns', 'How many are in each column?', cameUp, {

@@ -7,7 +7,7 @@ import {
   wantedChance,
 } from '../evidence/index.js';
 import { hashText } from '../numbers/index.js';
-import { type SkillItem, findItem, matchSkills, skillOf } from '../skills/index.js';
+import { type SkillItem, findItem, matchSkills, saidAloud, skillOf } from '../skills/index.js';
 import type {
   Activity,
   AnswerMode,
@@ -234,7 +234,7 @@ export function choose<C extends Cell>(game: Game, all: readonly C[]): C | null 
   let cells = all
     .filter(({ skillId }) => own.has(skillId))
     .filter((one) => game.beyond || isWithin(one, top));
-  if (!speaks(game)) cells = orAll(cells, ({ skillId }) => !isAloud(skillId));
+  if (!speaks(game)) cells = orAll(cells, ({ skillId }) => !saidAloud(skillOf(skillId)));
   const zeros = past.filter(({ lay }) => lay.includes(0)).length;
   if (ZERO_ONE_IN * (zeros + 1) > past.length + 1) cells = orAll(cells, (one) => !hasZero(one));
   const asked = past.map(({ key, outcome }) => ({ key, outcome }));
@@ -253,12 +253,6 @@ export function choose<C extends Cell>(game: Game, all: readonly C[]): C | null 
 /** True for what lies in the range: no amount is above it, and where nothing lies, no number asked. */
 const isWithin = ({ skillId, itemId, numbers }: Cell, top: number): boolean =>
   Math.max(0, ...(numbers.length > 0 ? numbers : [findItem(skillId, itemId)?.number ?? 0])) <= top;
-
-/** Families of skills that are seen in speech alone. */
-const ALOUD: readonly string[] = ['say', 'say-back', 'say-on', 'say-next', 'step', 'step-down'];
-
-/** True for a skill that only speech can be evidence for. */
-export const isAloud = (skillId: string): boolean => ALOUD.includes(skillOf(skillId).family);
 
 /** The number of the week comes once, after the first, friendly question. */
 const isTimeForWeekNumber = ({ past, weekNumber, closing }: Game): boolean =>

@@ -1,12 +1,11 @@
 import { drawScene } from '../handling/index.js';
 import { hashText } from '../numbers/index.js';
-import { matchSkills } from '../skills/index.js';
+import { matchSkills, saidAloud, skillOf } from '../skills/index.js';
 import type { Activity, CaptureRecord, Observation, RoundKind } from '../vocabulary/index.js';
 import {
   type Draft,
   type Game,
   type Played,
-  isAloud,
   pendingWant,
   skillsOf,
   speaks,
@@ -119,7 +118,8 @@ export function finished(game: Game, draft: Draft): Question {
   const own = skillsOf(activity);
   const counts = (draft.counts ?? []).filter(
     ({ skillId }) =>
-      (own.has(skillId) || draft.worthTen === true) && (speaks(game) || !isAloud(skillId)),
+      (own.has(skillId) || draft.worthTen === true) &&
+      (speaks(game) || !saidAloud(skillOf(skillId))),
   );
   const usual = [...creditsOf(activity)][0] ?? matchSkills(activity.skills)[0] ?? 'touch-5';
   const { drawn, ...given } = draft;

@@ -1,21 +1,11 @@
 import { type ChildState, nextPrompt, standingOf } from '../evidence/index.js';
-import { SKILLS, type SkillItem, findSkill } from '../skills/index.js';
+import { SKILLS, type Skill, type SkillItem, findSkill, saidAloud } from '../skills/index.js';
 import type { AnswerMode, Day } from '../vocabulary/index.js';
 import { questionForItem } from './item.js';
 
 /** What can be asked before anything lies on the table. */
-const NOTHING_NEEDED: readonly string[] = [
-  'say',
-  'say-back',
-  'say-on',
-  'say-next',
-  'step',
-  'step-down',
-  'plus1',
-  'minus1',
-  'fluent-5',
-  'double',
-];
+const needsNothing = (skill: Skill): boolean =>
+  saidAloud(skill) || ['plus1', 'minus1', 'fluent', 'double'].includes(skill.family);
 const MOST = 3;
 
 /**
@@ -31,7 +21,7 @@ export function warmUps(
 ): SkillItem[] {
   const lastSeen = (id: string): string => state.skills[id]?.day ?? '';
   const sure = SKILLS.filter(
-    (skill) => NOTHING_NEEDED.includes(skill.family) && standingOf(skill, state) === 'secure',
+    (skill) => needsNothing(skill) && standingOf(skill, state) === 'secure',
   )
     .sort((a, b) => lastSeen(a.id).localeCompare(lastSeen(b.id)))
     .filter((one, i, all) => all.findIndex(({ family }) => family === one.family) === i);

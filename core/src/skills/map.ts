@@ -73,7 +73,7 @@ export function matchSkills(patterns: readonly string[]): string[] {
 }
 
 /** Families that can only be said: words in order, up, down, on, by steps. */
-const ALOUD: ReadonlySet<string> = new Set(['say', 'say-back', 'say-on', 'step']);
+const ALOUD: ReadonlySet<string> = new Set(['say', 'say-back', 'say-on', 'say-next', 'step']);
 
 /** True for a skill that can only be shown by speaking. */
 export const saidAloud = ({ family }: Skill): boolean => ALOUD.has(family);

@@ -29,9 +29,12 @@ export interface Facts {
   /** Observations of a child, newest first, one page; `before` is exclusive. */
   page(childId: string, skillId: string | null, before: number, limit: number): SeenObservation[];
   ofSitting(sittingId: string): SeenObservation[];
-  /** Observations of a child that stand, of some skills or of all, oldest first, the last `limit`. */
+  /**
+   * Observations of a child that stand, of some skills or of all, oldest first, the last `limit`;
+   * turns that the adult took are left out.
+   */
   standing(childId: string, skillIds: readonly string[] | null, limit: number): Observation[];
-  /** Observations of a day that stand, in the order of arrival. */
+  /** Observations of a day that stand, in the order of arrival, without the adult's own turns. */
   ofDay(day: string): Observation[];
   /** An observation as it was kept; undefined where there is none with this id. */
   find(id: string): string | undefined;
@@ -60,6 +63,9 @@ const toSeen = (row: { seq: number; body: string; voided: number }): SeenObserva
 });
 
 const PAGE = 2000;
+
+/** False for a turn that the adult or the puppet took. */
+const isOfTheChild = ({ adultTurn }: Observation): boolean => adultTurn !== true;
 
 export function factsIn(db: Database): Facts {
   const insert = db.prepare(
@@ -174,6 +180,7 @@ export function factsIn(db: Database): Facts {
         }) as { body: string }[]
       )
         .map(({ body }) => JSON.parse(body) as Observation)
+        .filter(isOfTheChild)
         .reverse(),
     find(id) {
       const row = byId.get(id) as { kind: string; body: string } | undefined;
@@ -190,7 +197,10 @@ export function factsIn(db: Database): Facts {
       }
     },
     days: (childId) => days.all(childId) as string[],
-    ofDay: (day) => (ofDay.all(day) as string[]).map((body) => JSON.parse(body) as Observation),
+    ofDay: (day) =>
+      (ofDay.all(day) as string[])
+        .map((body) => JSON.parse(body) as Observation)
+        .filter(isOfTheChild),
     ofSitting: (id) => (ofSitting.all(id) as Parameters<typeof toSeen>[0][]).map(toSeen),
   };
 }

@@ -27,6 +27,8 @@ export interface Sittings {
   between(first: string, last: string): { activityId: string; day: string }[];
   /** Sittings of a child, newest first. */
   ofChild(childId: string, limit: number): SittingLine[];
+  /** The last sitting in an activity in which something of the child stands; undefined for none. */
+  lastOf(childId: string, activityId: string): string | undefined;
 }
 
 interface SittingRow extends Omit<Sitting, 'takers' | 'adult'> {
@@ -69,6 +71,15 @@ export function sittingsIn(db: Database): Sittings {
      FROM sitting_children c JOIN sittings s ON s.id = c.sitting_id
      WHERE c.child_id = ? ORDER BY s.started_at DESC, s.id LIMIT ?`,
   );
+  const lastOf = db
+    .prepare(
+      `SELECT s.id FROM sitting_children c JOIN sittings s ON s.id = c.sitting_id
+       WHERE c.child_id = @childId AND s.activity_id = @activityId AND EXISTS (
+         SELECT 1 FROM facts f WHERE f.sitting_id = s.id AND f.child_id = @childId
+           AND NOT EXISTS (SELECT 1 FROM facts v WHERE v.voids = f.id))
+       ORDER BY s.started_at DESC, s.id LIMIT 1`,
+    )
+    .pluck();
   const ofDay = db.prepare(
     `SELECT ${COLUMNS} FROM sittings s WHERE s.day = ? ORDER BY s.started_at`,
   );
@@ -79,6 +90,7 @@ export function sittingsIn(db: Database): Sittings {
     'SELECT DISTINCT activity_id AS activityId, day FROM sittings WHERE day BETWEEN ? AND ?',
   );
   return {
+    lastOf: (childId, activityId) => lastOf.get({ childId, activityId }) as string | undefined,
     between: (first, last) => between.all(first, last) as ReturnType<Sittings['between']>,
     ofDay: (day) => (ofDay.all(day) as SittingRow[]).map(toSitting),
     openOn: (day) => (openOn.all(day) as SittingRow[]).map(toSitting),

@@ -10,8 +10,6 @@ import { type Context, childOf, param, noteDone, refuseImpossible } from './cont
 
 const PAGE = 50;
 const SITTINGS = 30;
-/** So many sessions back the last one in an activity is looked for. */
-const SEARCHED = 200;
 const LastTimeQuery = v.object({ activity: v.pipe(v.string(), v.nonEmpty('must be named')) });
 const Forget = v.object({
   name: v.string('must be the name of the child'),
@@ -102,17 +100,12 @@ export function childrenRoutes(context: Context): Router {
   router.get('/:id/last-time', (request, response) => {
     const child = childOf(context, request);
     const { activity } = checked(LastTimeQuery, request.query);
-    const last = store.sittings
-      .ofChild(child.id, SEARCHED)
-      .find((one) => one.activityId === activity && one.tries > 0);
-    const tries = last ? store.facts.ofSitting(last.id) : [];
-    response.json({
-      words: lastTime(
-        tries
-          .filter((one) => one.observation.childId === child.id && !one.voided)
-          .map((one) => one.observation),
-      ),
-    });
+    const last = store.sittings.lastOf(child.id, activity);
+    const tries = last === undefined ? [] : store.facts.ofSitting(last);
+    const standing = tries.flatMap((one) => (one.voided ? [] : [one.observation]));
+    // On the same things the others, or this one, may have played another game.
+    const own = standing.filter((one) => one.childId === child.id && one.activityId === activity);
+    response.json({ words: lastTime(own) });
   });
 
   router.get('/:id/sittings', (request, response) => {

@@ -24,17 +24,19 @@ export function familiesRoutes(context: Context): Router {
     const child = store.children.find(id);
     if (!child) throw notFound('child');
     if (to < from) throw wrongField('to', 'must not lie before from');
+    const about = { speaks: speaksOf(child) };
     const now = progress.asIf(child, { day: to });
     const before = new Map(
-      conclude(progress.asIf(child, { day: addDays(from, -1) }), from, () => undefined).map(
-        (view) => [view.skillId, view.standing],
-      ),
+      conclude(progress.asIf(child, { day: addDays(from, -1) }), from, about).map((view) => [
+        view.skillId,
+        view.standing,
+      ]),
     );
     const seen = new Map<string, number>();
     for (const { day, skillId } of store.facts.standing(child.id, null, LOOK_BACK)) {
       if (day >= from && day <= to) seen.set(skillId, (seen.get(skillId) ?? 0) + 1);
     }
-    const skills = conclude(now, to, () => undefined).map((view) => ({
+    const skills = conclude(now, to, about).map((view) => ({
       skillId: view.skillId,
       now: view.standing,
       before: before.get(view.skillId) ?? 'not-met',

@@ -9,7 +9,7 @@ import {
   wordPages,
 } from '@gumo/core/sheets';
 import { STRAND_TITLES, skillOf, skillsOfStrand, strandsInUse } from '@gumo/core/skills';
-import { Day, WeekSheet, addDays, dayInWords } from '@gumo/core/vocabulary';
+import { Day, WeekSheet, addDays, dayInWords, speaksOf } from '@gumo/core/vocabulary';
 import { type Request, type Response, Router } from 'express';
 import * as v from 'valibot';
 import { Problem, checked, notFound } from '../problems.js';
@@ -114,7 +114,7 @@ export function papersRoutes(context: Context): Router {
     const child = childOf(context, request);
     const day = context.today();
     const looks = new Map(
-      conclude(progress.of(child), day, () => undefined).map((view) => [
+      conclude(progress.of(child), day, { speaks: speaksOf(child) }).map((view) => [
         view.skillId,
         view.standing,
       ]),

@@ -40,7 +40,7 @@ export function progressRoutes(context: Context): Router {
     response.json({
       childId: child.id,
       day,
-      views: conclude(state, day, thingNames()),
+      views: conclude(state, day, { speaks: speaksOf(child), thingName: thingNames() }),
       steps: nextSteps(state, day, speaksOf(child)),
       due: dueSoon(state, day, speaksOf(child)),
       look: state.look
@@ -99,9 +99,10 @@ export function progressRoutes(context: Context): Router {
     const child = childOf(context, request);
     const { policy, version } = checked(NewPolicy, request.body);
     const today = context.today();
-    const before = conclude(progress.of(child), today);
+    const about = { speaks: speaksOf(child) };
+    const before = conclude(progress.of(child), today, about);
     const kept = store.children.replace({ ...child, policy, version });
-    const changed = changesBetween(before, conclude(progress.of(kept), today));
+    const changed = changesBetween(before, conclude(progress.of(kept), today, about));
     response.json({ child: kept, changed, sentence: whatChanged(policy, changed) });
     changes.tell({ what: 'children', childIds: [child.id], day: null });
   });

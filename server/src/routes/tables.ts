@@ -5,7 +5,7 @@ import { pipeline } from 'node:stream/promises';
 import { conclude } from '@gumo/core/evidence';
 import { THING_COLUMNS, type ThingColumn, thingOfRow, thingRow } from '@gumo/core/exchange';
 import { GOALS, SKILLS, skillOf } from '@gumo/core/skills';
-import type { Thing } from '@gumo/core/vocabulary';
+import { type Thing, speaksOf } from '@gumo/core/vocabulary';
 import express, { Router } from 'express';
 import Papa from 'papaparse';
 import * as v from 'valibot';
@@ -54,7 +54,7 @@ export function tablesRoutes(context: Context): Router {
   router.get('/progress.csv', (request, response) => {
     const day = context.today();
     const rows = store.children.all().flatMap((child) =>
-      conclude(progress.of(child), day, () => undefined).map((view) => ({
+      conclude(progress.of(child), day, { speaks: speaksOf(child) }).map((view) => ({
         child: child.name,
         skill: view.skillId,
         title: skillOf(view.skillId).title,

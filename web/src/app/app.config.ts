@@ -14,7 +14,8 @@ import { householdFeature, loadHousehold } from './state/household';
 import { outboxFeature } from './state/outbox';
 import { loadProgress, progressFeature } from './state/progress';
 import { loadWeek, weekFeature } from './state/week';
-import { keepRun, loadEvidence, loadLastTime, runFeature } from './state/run';
+import { runFeature } from './state/run';
+import { keepRun, loadEvidence, loadLastTime } from './state/run-effects';
 
 export const appConfig: ApplicationConfig = {
   providers: [

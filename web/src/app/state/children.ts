@@ -1,5 +1,5 @@
 import { inject } from '@angular/core';
-import type { Child } from '@gumo/core/vocabulary';
+import { type Child, speaksOf } from '@gumo/core/vocabulary';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
 import { createEntityAdapter, type EntityState } from '@ngrx/entity';
 import {
@@ -15,6 +15,15 @@ import { catchError, from, map, of, switchMap } from 'rxjs';
 import { Api } from '../common/api';
 import { Children } from './answers';
 import { HouseholdActions } from './household';
+
+/** False for a child who is known to answer without words. */
+export function isSpeaker(
+  children: Readonly<Record<string, Child | undefined>>,
+  childId: string,
+): boolean {
+  const child = children[childId];
+  return !child || speaksOf(child);
+}
 
 export const ChildrenActions = createActionGroup({
   source: 'Children',

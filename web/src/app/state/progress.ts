@@ -1,10 +1,11 @@
 import { inject } from '@angular/core';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
-import { createActionGroup, createFeature, createReducer, on, props } from '@ngrx/store';
+import { Store, createActionGroup, createFeature, createReducer, on, props } from '@ngrx/store';
 import { catchError, from, map, mergeMap, of } from 'rxjs';
 import { Api, Unreachable } from '../common/api';
 import { Clock } from '../common/clock';
 import { Evidence, ProgressAnswer } from './answers';
+import { childrenFeature, isSpeaker } from './children';
 import { Outbox } from './outbox';
 import { progressWithWaiting } from './waiting';
 
@@ -46,7 +47,9 @@ export const loadProgress = createEffect(
     api = inject(Api),
     clock = inject(Clock),
     outbox = inject(Outbox),
+    store = inject(Store),
   ) => {
+    const children = store.selectSignal(childrenFeature.selectChildById);
     const load = async (childId: string): Promise<ProgressAnswer> => {
       const today = clock.today();
       try {
@@ -54,7 +57,8 @@ export const loadProgress = createEffect(
       } catch (error) {
         if (!(error instanceof Unreachable)) throw error;
         const state = await api.get(`/children/${childId}/evidence`, Evidence);
-        return progressWithWaiting(state, await outbox.waiting(), today);
+        const speaks = isSpeaker(children(), childId);
+        return progressWithWaiting(state, await outbox.waiting(), today, speaks);
       }
     };
     return actions.pipe(

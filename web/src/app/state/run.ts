@@ -1,6 +1,5 @@
-import { inject } from '@angular/core';
 import { topsOf } from '@gumo/core/activities';
-import { type ChildState, type Fact, emptyState, fold, frontierOf } from '@gumo/core/evidence';
+import { type ChildState, type Fact, fold, frontierOf } from '@gumo/core/evidence';
 import { creditsOf, playedOf, questionFor, sessionOf, warmUp } from '@gumo/core/rounds';
 import { type SkillItem, skillOf } from '@gumo/core/skills';
 import {
@@ -10,12 +9,8 @@ import {
   type SittingEnd,
   type Voiding,
   inRange,
-  speaksOf,
 } from '@gumo/core/vocabulary';
-import { Actions, createEffect, ofType } from '@ngrx/effects';
-import { concatLatestFrom } from '@ngrx/operators';
 import {
-  Store,
   createActionGroup,
   createFeature,
   createReducer,
@@ -24,13 +19,8 @@ import {
   on,
   props,
 } from '@ngrx/store';
-import { EMPTY, catchError, concat, concatMap, from, map, mergeMap, of } from 'rxjs';
-import { Api } from '../common/api';
-import { Evidence, LastTime } from './answers';
 import { childrenFeature } from './children';
 import { householdFeature } from './household';
-import { Outbox, outboxFeature } from './outbox';
-import { evidenceWithWaiting } from './waiting';
 
 export const RunActions = createActionGroup({
   source: 'Run',
@@ -56,9 +46,9 @@ export const RunActions = createActionGroup({
     'Worth Set': props<{ ten: boolean }>(),
     /** What a child is sure of is asked first. */
     'Warm Up Chosen': props<{ childId: string; items: readonly SkillItem[] }>(),
-    /** One line to open with, from the last time. */
     /** On the same things a child plays another game, in a range of its own. */
     'Game Chosen': props<{ childId: string; activityId: string; top: number }>(),
+    /** One line to open with, from the last time. */
     'Last Time Loaded': props<{ childId: string; words: string }>(),
     Ended: props<{ sittingId: string; end: SittingEnd }>(),
   },
@@ -395,110 +385,3 @@ export const runFeature = createFeature({
     };
   },
 });
-
-/** What is known of each child when a sitting opens; nothing where the server cannot be reached. */
-export const loadEvidence = createEffect(
-  (
-    actions = inject(Actions),
-    api = inject(Api),
-    outbox = inject(Outbox),
-    store = inject(Store),
-  ) => {
-    const load = async (childId: string, reachable: boolean): Promise<ChildState> => {
-      const state = await api.get(`/children/${childId}/evidence`, Evidence);
-      return reachable ? state : evidenceWithWaiting(state, await outbox.waiting());
-    };
-    return actions.pipe(
-      ofType(RunActions.begun, RunActions.resumed),
-      mergeMap(({ sitting }) => sitting.takers.map((taker) => taker.childId)),
-      concatLatestFrom(() => [
-        store.select(outboxFeature.selectReachable),
-        store.select(childrenFeature.selectChildById),
-      ]),
-      mergeMap(([childId, reachable, children]) =>
-        from(load(childId, reachable)).pipe(
-          catchError(() => of(emptyState(childId, 'middle'))),
-          map((state) => {
-            const child = children[childId];
-            return RunActions.evidenceLoaded({ state, speaks: !child || speaksOf(child) });
-          }),
-        ),
-      ),
-    );
-  },
-  { functional: true },
-);
-
-/** How the same activity went the last time, for the line to open with; nothing without the server. */
-export const loadLastTime = createEffect(
-  (actions = inject(Actions), api = inject(Api)) => {
-    return actions.pipe(
-      ofType(RunActions.begun),
-      mergeMap(({ sitting: { activityId, takers } }) =>
-        takers.map(({ childId }) => ({ childId, activityId })),
-      ),
-      mergeMap(({ childId, activityId }) =>
-        from(api.get(`/children/${childId}/last-time?activity=${activityId}`, LastTime)).pipe(
-          mergeMap(({ words }) =>
-            words === null ? EMPTY : of(RunActions.lastTimeLoaded({ childId, words })),
-          ),
-          catchError(() => EMPTY),
-        ),
-      ),
-    );
-  },
-  { functional: true },
-);
-
-/** Everything noted goes through the outbox, in order; the session itself with its first record. */
-export const keepRun = createEffect(
-  (actions = inject(Actions), outbox = inject(Outbox), store = inject(Store)) => {
-    let sent: string | null = null;
-    return actions.pipe(
-      ofType(
-        RunActions.resumed,
-        RunActions.noted,
-        RunActions.takenBack,
-        RunActions.rangeSet,
-        RunActions.ended,
-      ),
-      concatLatestFrom(() => [
-        store.select(runFeature.selectSitting),
-        store.select(runFeature.selectKept),
-      ]),
-      concatMap(([action, sitting, kept]) => {
-        switch (action.type) {
-          case RunActions.resumed.type:
-            sent = action.sitting.id;
-            return EMPTY;
-          case RunActions.noted.type: {
-            const { observation } = action;
-            const begins = sitting !== null && sent !== sitting.id;
-            if (begins) sent = sitting.id;
-            return begins
-              ? concat(
-                  outbox.put({ kind: 'sitting', sitting }),
-                  outbox.put({ kind: 'observation', observation }),
-                )
-              : outbox.put({ kind: 'observation', observation });
-          }
-          case RunActions.takenBack.type:
-            return outbox.put({ kind: 'voiding', voiding: action.voiding });
-          case RunActions.rangeSet.type:
-            return sitting && kept
-              ? outbox.put({
-                  kind: 'range',
-                  sittingId: sitting.id,
-                  move: { childId: action.childId, top: action.top },
-                })
-              : EMPTY;
-          case RunActions.ended.type:
-            return sent === action.sittingId
-              ? outbox.put({ kind: 'end', sittingId: action.sittingId, end: action.end })
-              : EMPTY;
-        }
-      }),
-    );
-  },
-  { functional: true, dispatch: false },
-);

@@ -63,6 +63,7 @@ export async function progressWithWaiting(
   held: ChildState,
   waiting: readonly Parcel[],
   today: string,
+  speaks = true,
 ): Promise<ProgressAnswer> {
   const [{ conclude, lookResult }, { dueSoon, nextSteps }] = await Promise.all([
     import('@gumo/core/evidence'),
@@ -73,9 +74,12 @@ export async function progressWithWaiting(
   return {
     childId,
     day: today,
-    views: conclude(state, today).map(({ items, ...view }) => ({ ...view, items: [...items] })),
-    steps: nextSteps(state, today),
-    due: dueSoon(state, today),
+    views: conclude(state, today, { speaks }).map(({ items, ...view }) => ({
+      ...view,
+      items: [...items],
+    })),
+    steps: nextSteps(state, today, speaks),
+    due: dueSoon(state, today, speaks),
     look: look ? { tries: look.tries.length, places: lookResult(look, new Set()).places } : null,
     // Days gone by are looked back on at the server.
     days: [],

@@ -92,10 +92,10 @@ export class SittingsTab {
       this.tries.set(
         observations
           .filter(({ observation, voided }) => !voided && observation.childId === this.id())
-          .map(({ observation: { id, skillId, itemId, outcome, record } }) => ({
+          .map(({ observation: { id, skillId, itemId, outcome, record, adultTurn } }) => ({
             id,
             what: findItem(skillId, itemId ?? '')?.label ?? skillOf(skillId).title,
-            outcome: OUTCOME_WORDS[outcome],
+            outcome: adultTurn ? 'your turn' : OUTCOME_WORDS[outcome],
             record: recordWords(record),
           })),
       );

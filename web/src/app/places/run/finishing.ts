@@ -2,8 +2,8 @@ import { Injectable, inject } from '@angular/core';
 import { MatDialog } from '@angular/material/dialog';
 import { Router } from '@angular/router';
 import { type AlsoWith, alsoWith, nextSteps } from '@gumo/core/activities';
-import { type ChildState, type Standing, standingOf, viewOf } from '@gumo/core/evidence';
-import { SKILLS } from '@gumo/core/skills';
+import { type ChildState, type Standing, asHeard, standingOf, viewOf } from '@gumo/core/evidence';
+import { SKILLS, type Skill } from '@gumo/core/skills';
 import { type Child, type Sitting, type SittingEnd, Thing, speaksOf } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
 import { v7 as uuid } from 'uuid';
@@ -99,10 +99,13 @@ export class Finishing {
   private movedOf(child: Child, today: string): Moved[] {
     const [before, now] = [this.before()[child.id], this.known()[child.id]];
     if (!before || !now) return [];
+    const speaks = speaksOf(child);
+    const standing = (skill: Skill, state: ChildState): Standing =>
+      standingOf(skill, asHeard(skill, state, speaks));
     return SKILLS.flatMap((skill) => {
-      const [from, to] = [standingOf(skill, before), standingOf(skill, now)];
+      const [from, to] = [standing(skill, before), standing(skill, now)];
       if (from === to) return [];
-      const { reason } = viewOf(skill, now, today);
+      const { reason } = viewOf(skill, now, today, { speaks });
       return [{ name: child.name, title: skill.title, from: STATUS[from], to: STATUS[to], reason }];
     });
   }

@@ -3,15 +3,10 @@ import { MatButtonModule } from '@angular/material/button';
 import { MatButtonToggleModule } from '@angular/material/button-toggle';
 import { MatMenuModule } from '@angular/material/menu';
 import { MatSlideToggleModule } from '@angular/material/slide-toggle';
-import type { Activity, Child } from '@gumo/core/vocabulary';
+import type { Child } from '@gumo/core/vocabulary';
 import { PegMark } from '../../common/peg-mark';
 import { topWords } from '../../common/words';
-
-/** A game for the things that lie there, and the range of the child in it. */
-export interface Choice {
-  readonly activity: Activity;
-  readonly top: number;
-}
+import type { Choice } from './other-games';
 
 /** Who takes part, each in their own range, and whether they take turns. */
 @Component({

@@ -10,7 +10,7 @@ import {
 } from '@angular/core';
 import { LiveAnnouncer } from '@angular/cdk/a11y';
 import { Router } from '@angular/router';
-import { alsoWith, neighborTop } from '@gumo/core/activities';
+import { neighborTop } from '@gumo/core/activities';
 import { type TraceSeen, usualWish } from '@gumo/core/sheets';
 import { warmUps } from '@gumo/core/rounds';
 import { careFor, cautionsAt, inReach, needsOf } from '@gumo/core/things';
@@ -45,7 +45,8 @@ import { CameUp } from './came-up';
 import { Finishing } from './finishing';
 import { HowAnswered } from './how-answered';
 import { Noting } from './noting';
-import { type Choice, Participants } from './participants';
+import { type Choice, OtherGames } from './other-games';
+import { Participants } from './participants';
 import { SoFar } from './so-far';
 import { StepList } from './step-list';
 import { Told } from './told';
@@ -55,7 +56,7 @@ import { WaysList } from './ways-list';
 /** At the tray: one activity, one to four children, at most two taps after what came up. */
 @Component({
   selector: 'gumo-run',
-  providers: [Answering, Noting, Finishing],
+  providers: [Answering, Noting, Finishing, OtherGames],
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [
     AnswerPad,
@@ -97,10 +98,10 @@ export class Run {
   protected readonly answering = inject(Answering);
   protected readonly noting = inject(Noting);
   protected readonly finishing = inject(Finishing);
+  protected readonly games = inject(OtherGames);
 
   protected readonly sitting = this.store.selectSignal(runFeature.selectSitting);
   protected readonly activity = this.store.selectSignal(runFeature.selectActivity);
-  protected readonly played = this.store.selectSignal(runFeature.selectPlayed);
   protected readonly child = this.store.selectSignal(runFeature.selectChild);
   private readonly known = this.store.selectSignal(runFeature.selectKnown);
   private readonly ranges = this.store.selectSignal(runFeature.selectRanges);
@@ -114,24 +115,6 @@ export class Run {
       return child ? [{ child, top: this.tops()[childId] ?? 5 }] : [];
     }),
   );
-  private readonly activities = this.store.selectSignal(householdFeature.selectActivityById);
-  /** Among several children each may play another game with the same things. */
-  protected readonly others = computed((): Choice[] => {
-    const [activity, child, state] = [this.activity(), this.child(), this.known()];
-    const sitting = this.sitting();
-    if (!activity || !child || !state || !sitting || this.takers().length < 2) return [];
-    const top = sitting.takers.find(({ childId }) => childId === child.id)?.top ?? 5;
-    const found = alsoWith(
-      activity,
-      [...this.activities().values()],
-      [{ child, state }],
-      sitting.day,
-    );
-    return [
-      { activity, top },
-      ...found.map(({ activity: other, tops }) => ({ activity: other, top: tops[0] ?? 5 })),
-    ].filter((one) => one.activity.id !== this.played()?.id);
-  });
   protected readonly minutes = computed(() => {
     const begun = Date.parse(this.sitting()?.startedAt ?? '');
     return Number.isNaN(begun) ? 0 : Math.max(0, (this.clock.now().getTime() - begun) / 60_000);
@@ -243,12 +226,11 @@ export class Run {
     if (pace) this.paces.update((paces) => ({ ...paces, [childId]: pace.minutes }));
   }
 
-  protected playOther({ activity, top }: Choice): void {
+  protected playOther(choice: Choice): void {
     const child = this.child();
     if (!child) return;
     this.noting.forget();
-    this.store.dispatch(RunActions.gameChosen({ childId: child.id, activityId: activity.id, top }));
-    void this.announcer.announce(`${child.name}: ${activity.title}`);
+    this.games.play(child, choice);
   }
 
   protected choose(childId: string): void {
@@ -289,7 +271,10 @@ export class Run {
     const child = this.child();
     if (!child) return;
     const top = neighborTop(this.ranges(), this.top(), step);
-    this.store.dispatch(RunActions.rangeSet({ childId: child.id, top }));
+    const [played, activity] = [this.games.played(), this.activity()];
+    // The range that is kept with the session is the one of its own game.
+    if (played && played.id !== activity?.id) this.games.play(child, { activity: played, top });
+    else this.store.dispatch(RunActions.rangeSet({ childId: child.id, top }));
     void this.announcer.announce(`${child.name} ${topWords(top)}`);
   }
 
