@@ -3,23 +3,11 @@ import { SKILLS } from '../skills/index.js';
 import { creditsOf } from '../rounds/index.js';
 import { knowing } from '../rounds/testing.js';
 import { frontierOf } from '../evidence/index.js';
-import type { Child } from '../vocabulary/index.js';
+import { aChild } from '../vocabulary/testing.js';
 import { alsoWith } from './also-with.js';
 import { LIBRARY, findActivity } from './library.js';
 
 const TODAY = '2026-03-10';
-const child = (birthDate: string): Child => ({
-  id: '00000000-0000-4000-8000-000000000001',
-  name: 'Wren',
-  birthDate,
-  mark: { shape: 'leaf', color: 'moss' },
-  interests: [],
-  cautions: { mouths: false, allergies: [], note: '' },
-  answerModes: ['speaks'],
-  policy: 'middle',
-  archived: false,
-  version: 1,
-});
 const state = emptyState('c', 'middle');
 const toFive = knowing(SKILLS.filter(({ to }) => to > 0 && to <= 5).map(({ id }) => id));
 const uses = (id: string): string[] => findActivity(id)!.needs.map(({ use }) => use);
@@ -28,7 +16,12 @@ describe('what else with what lies here', () => {
   it('needs nothing that is not out, is short, and serves a next step of a child', () => {
     const wanted = frontierOf(state, TODAY).map(({ skillId }) => skillId);
     for (const played of LIBRARY) {
-      const found = alsoWith(played, LIBRARY, [{ child: child('2021-03-01'), state }], TODAY);
+      const found = alsoWith(
+        played,
+        LIBRARY,
+        [{ child: aChild({ birthDate: '2021-03-01' }), state }],
+        TODAY,
+      );
       expect(found.length).toBeLessThanOrEqual(2);
       for (const { activity, tops } of found) {
         expect(activity.id).not.toBe(played.id);
@@ -45,7 +38,12 @@ describe('what else with what lies here', () => {
     const table = LIBRARY.filter(({ band }) => band === 'table');
     const some = table.filter(
       (one) =>
-        alsoWith(one, LIBRARY, [{ child: child('2021-03-01'), state: toFive }], TODAY).length > 0,
+        alsoWith(
+          one,
+          LIBRARY,
+          [{ child: aChild({ birthDate: '2021-03-01' }), state: toFive }],
+          TODAY,
+        ).length > 0,
     );
     expect(some.length).toBeGreaterThan(table.length / 6);
   });
@@ -55,7 +53,7 @@ describe('what else with what lies here', () => {
       alsoWith(
         findActivity(id)!,
         LIBRARY,
-        [{ child: child('2021-03-01'), state: toFive }],
+        [{ child: aChild({ birthDate: '2021-03-01' }), state: toFive }],
         TODAY,
       ).map(({ activity }) => activity.id);
     for (const { id } of LIBRARY) {
@@ -66,7 +64,7 @@ describe('what else with what lies here', () => {
 
   it('leaves out what a child at the table is too young for', () => {
     for (const played of LIBRARY) {
-      const two = [{ child: child('2023-09-01'), state }];
+      const two = [{ child: aChild({ birthDate: '2023-09-01' }), state }];
       for (const { activity } of alsoWith(played, LIBRARY, two, TODAY)) {
         expect(activity.fromAge).toBeLessThanOrEqual(2.5);
       }

@@ -1,26 +1,17 @@
 import type { Observation, Outcome } from '../vocabulary/index.js';
+import { aTry } from '../vocabulary/testing.js';
 import { lastTime } from './last-time.js';
 
-const tried = (parts: [number, number], outcome: Outcome): Observation => ({
-  id: 'x',
-  childId: 'c',
-  sittingId: 's',
-  activityId: 'two-plates',
-  skillId: 'bond-5',
-  itemId: 'n5',
-  at: '2026-03-10T09:00:00.000Z',
-  day: '2026-03-10',
-  outcome,
-  triedFirst: true,
-  answered: 'spoken',
-  reason: null,
-  things: [],
-  notedBy: '',
-  note: '',
-  record: { kind: 'bond', whole: 5, parts, inView: [], answer: parts[1] },
-  round: { kind: 'ways', part: 0, lap: 0, key: 'k', cameUp: [], lay: parts },
-  counts: [],
-});
+const tried = (parts: [number, number], outcome: Outcome): Observation =>
+  aTry({
+    activityId: 'two-plates',
+    skillId: 'bond-5',
+    itemId: 'n5',
+    outcome,
+    record: { kind: 'bond', whole: 5, parts, inView: [], answer: parts[1] },
+    round: { kind: 'ways', part: 0, lap: 0, key: 'k', cameUp: [], lay: parts },
+    counts: [],
+  });
 
 describe('the line to open with', () => {
   it('names the first that was not there yet, else the first that was helped', () => {

@@ -1,26 +1,20 @@
 import { skillOf } from '../skills/index.js';
 import type { Observation } from '../vocabulary/index.js';
+import { aTry } from '../vocabulary/testing.js';
 import { type ChildState, emptyState, fold } from './fold.js';
 import { likelySkills } from './likely.js';
 
-const observation = (n: number, skillId: string, itemId: string): Observation => ({
-  id: `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`,
-  childId: 'c',
-  sittingId: null,
-  activityId: null,
-  skillId,
-  itemId,
-  at: `2026-03-09T09:00:0${n}.000Z`,
-  day: '2026-03-09',
-  outcome: n % 2 === 0 ? 'own' : 'not-yet',
-  triedFirst: true,
-  answered: 'spoken',
-  reason: null,
-  things: [],
-  notedBy: '',
-  note: '',
-  record: { kind: 'note', words: '' },
-});
+const observation = (n: number, skillId: string, itemId: string): Observation =>
+  aTry({
+    id: `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`,
+    sittingId: null,
+    activityId: null,
+    skillId,
+    itemId,
+    at: `2026-03-09T09:00:0${n}.000Z`,
+    day: '2026-03-09',
+    outcome: n % 2 === 0 ? 'own' : 'not-yet',
+  });
 
 describe('the likeliest skills', () => {
   it('are five of a new child, none of more than two of a strand, all without builds-on', () => {

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import * as v from 'valibot';
 import { addDays, daysBetween, newHousehold } from '../vocabulary/index.js';
+import { aChild } from '../vocabulary/testing.js';
 import { FORMAT, FORMAT_VERSION, HouseholdFile, shiftTo } from './index.js';
 
 const id = (n: number): string => `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
@@ -9,20 +10,7 @@ const file: HouseholdFile = {
   version: FORMAT_VERSION,
   day: '2026-03-10',
   household: newHousehold(id(1), 'Spindle Cottage'),
-  children: [
-    {
-      id: id(2),
-      name: 'Wren',
-      birthDate: '2022-02-28',
-      mark: { shape: 'leaf', color: 'moss' },
-      interests: [],
-      cautions: { mouths: false, allergies: [], note: '' },
-      answerModes: ['speaks'],
-      policy: 'middle',
-      archived: false,
-      version: 1,
-    },
-  ],
+  children: [aChild({ id: id(2), birthDate: '2022-02-28' })],
   things: [],
   activities: [],
   songs: [],

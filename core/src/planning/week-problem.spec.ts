@@ -10,6 +10,7 @@ import {
   newHousehold,
   newWeek,
 } from '../vocabulary/index.js';
+import { aChild } from '../vocabulary/testing.js';
 import { checkWeek } from './checks.js';
 import { coverageOf } from './coverage.js';
 import { entryChanges, entryOf } from './entries.js';
@@ -26,19 +27,8 @@ import { whyCard } from './why.js';
 const MONDAY = '2026-03-16';
 const id = (n: number): string => `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
 
-const child = (n: number, name: string, birthDate: string, more: Partial<Child> = {}): Child => ({
-  id: id(n),
-  name,
-  birthDate,
-  mark: { shape: 'leaf', color: 'moss' },
-  interests: [],
-  cautions: { mouths: false, allergies: [], note: '' },
-  answerModes: ['speaks'],
-  policy: 'middle',
-  archived: false,
-  version: 1,
-  ...more,
-});
+const child = (n: number, name: string, birthDate: string, more: Partial<Child> = {}): Child =>
+  aChild({ id: id(n), name, birthDate, ...more });
 const wren = child(1, 'Wren', '2021-05-01');
 const juno = child(2, 'Juno', '2022-02-01');
 const pip = child(3, 'Pip', '2023-09-01');

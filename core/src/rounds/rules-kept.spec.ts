@@ -1,9 +1,10 @@
 import { triesOf } from '../evidence/index.js';
 import { isAnswered, padFor } from '../pads/index.js';
 import { matchSkills, skillOf } from '../skills/index.js';
-import type { CaptureRecord, Observation } from '../vocabulary/index.js';
+import type { CaptureRecord } from '../vocabulary/index.js';
+import { aTry } from '../vocabulary/testing.js';
 import { MODULES } from './kinds.js';
-import { type Tried, triedAs } from './play.js';
+import { triedAs } from './play.js';
 import { ALOUD, FACTS, quoted, each, roundOf, breaks } from './rules-testing.js';
 
 /** What is counted or compared. */
@@ -22,21 +23,6 @@ const answersIn = (record: CaptureRecord, field: string): boolean => {
   const value = (record as Record<string, unknown>)[field];
   return value !== undefined && value !== null && value !== '' && String(value) !== '';
 };
-
-const asObservation = (tried: Tried): Observation => ({
-  ...tried,
-  id: 'x',
-  childId: 'c',
-  sittingId: 's',
-  activityId: 'a',
-  at: '2026-03-10T09:00:00.000Z',
-  day: '2026-03-10',
-  triedFirst: true,
-  reason: null,
-  things: [],
-  notedBy: '',
-  note: '',
-});
 
 const setting = { languages: [{ tag: 'en', name: 'English' }] };
 
@@ -98,7 +84,7 @@ describe('a run keeps', () => {
       // Words in order count stretch by stretch: those before the help are on their own.
       const tried = at % 7 === 0 ? triedAs(question, null, 'help') : null;
       if (!tried || tried.record.kind === 'reach') return;
-      const own = triesOf(asObservation(tried)).filter(({ outcome }) => outcome === 'own');
+      const own = triesOf(aTry({ ...tried })).filter(({ outcome }) => outcome === 'own');
       if (own.length > 0) broken.push(quoted(run, question));
     });
     breaks(broken);

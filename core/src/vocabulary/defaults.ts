@@ -1,4 +1,5 @@
 import type { Household, Moment } from './household.js';
+import type { Thing } from './thing.js';
 
 /** A day as many households have it; every part can be changed. */
 const MOMENTS: readonly Moment[] = [
@@ -40,3 +41,17 @@ export function newHousehold(id: string, name: string): Household {
     version: 1,
   };
 }
+
+/** A thing of the house of which no more is known than its name, use and count. */
+export const newThing = (id: string, known: Pick<Thing, 'name' | 'use' | 'count'>): Thing => ({
+  id,
+  ...known,
+  colors: [],
+  alike: true,
+  shape: { kind: 'unknown' },
+  box: '',
+  consumable: false,
+  interests: [],
+  hazards: [],
+  version: 1,
+});

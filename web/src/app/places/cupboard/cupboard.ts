@@ -7,7 +7,7 @@ import {
   signal,
 } from '@angular/core';
 import { asksWhatItHolds, readPasted, smallPart } from '@gumo/core/things';
-import { type Thing } from '@gumo/core/vocabulary';
+import { type Thing, newThing } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
 import { v7 as uuid } from 'uuid';
 import * as v from 'valibot';
@@ -119,20 +119,7 @@ export class Cupboard {
   }
 
   protected add(): void {
-    this.fresh.set({
-      id: uuid(),
-      name: '',
-      use: 'counter',
-      count: 10,
-      colors: [],
-      alike: true,
-      shape: { kind: 'unknown' },
-      box: '',
-      consumable: false,
-      interests: [],
-      hazards: [],
-      version: 1,
-    });
+    this.fresh.set(newThing(uuid(), { name: '', use: 'counter', count: 10 }));
   }
 
   protected close(): void {

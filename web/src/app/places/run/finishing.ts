@@ -4,7 +4,14 @@ import { Router } from '@angular/router';
 import { type AlsoWith, alsoWith, nextSteps } from '@gumo/core/activities';
 import { type ChildState, type Standing, asHeard, standingOf, viewOf } from '@gumo/core/evidence';
 import { SKILLS, type Skill } from '@gumo/core/skills';
-import { type Child, type Sitting, type SittingEnd, Thing, speaksOf } from '@gumo/core/vocabulary';
+import {
+  type Child,
+  type Sitting,
+  type SittingEnd,
+  Thing,
+  newThing,
+  speaksOf,
+} from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
 import { v7 as uuid } from 'uuid';
 import { Api } from '../../common/api';
@@ -125,19 +132,7 @@ export class Finishing {
   private async addMade(): Promise<void> {
     const made = this.activity()?.yields;
     if (!made) return;
-    const thing: Thing = {
-      id: uuid(),
-      ...made,
-      colors: [],
-      alike: true,
-      shape: { kind: 'unknown' },
-      box: '',
-      consumable: false,
-      interests: [],
-      hazards: [],
-      version: 1,
-    };
-    await this.api.send('POST', '/things', thing, Thing);
+    await this.api.send('POST', '/things', newThing(uuid(), made), Thing);
     this.store.dispatch(ThingsActions.wanted());
   }
 
