@@ -35,8 +35,14 @@ export class Answering {
   /** What was tapped of it so far, before the question that follows from it stands. */
   readonly came = this.store.selectSignal(runFeature.selectCame);
 
-  /** While the next question is being chosen, no answer is taken: it would be for the last one. */
-  readonly waiting = computed(() => this.asked().turn !== this.turn());
+  private readonly known = this.store.selectSignal(runFeature.selectKnown);
+  /**
+   * While the next question is being chosen, no answer is taken: it would be for the last one. Nothing
+   * is chosen before it is there what is known of the child.
+   */
+  readonly waiting = computed(
+    () => this.asked().turn !== this.turn() || this.known() === undefined,
+  );
   /** The question that stands; it stays until the next one is chosen. */
   readonly question = computed(() => (this.waiting() ? this.asked().question : this.live()));
   /** True once it is known what came up, so that something can be asked. */
@@ -88,7 +94,7 @@ export class Answering {
     const soon = afterPaint();
     effect(() => {
       // Both are looked at themselves: `waiting` is as it was where the next turn comes at once.
-      if (this.asked().turn === this.turn()) return;
+      if (this.known() === undefined || this.asked().turn === this.turn()) return;
       untracked(() => (this.question() ? soon(() => this.ask()) : this.ask()));
     });
   }

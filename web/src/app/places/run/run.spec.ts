@@ -51,6 +51,8 @@ async function begin(
     answers: { [`/sittings/${sitting.id}`]: { sitting, observations: [] }, ...answers },
     providers: [{ provide: Outbox, useValue: outbox }],
   });
+  // Nothing is asked before it is there what is known of the child.
+  expect(place.find('.ask').textContent).toContain('One moment');
   const store = TestBed.inject(Store);
   for (const { childId } of takers) {
     store.dispatch(
