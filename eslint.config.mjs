@@ -52,7 +52,7 @@ export default tseslint.config(
     },
   },
   {
-    files: ['**/*.spec.ts', '**/testing/*.ts', 'e2e/**/*.ts'],
+    files: ['**/*.spec.ts', '**/testing/*.ts', '**/testing.ts', 'e2e/**/*.ts'],
     rules: { '@typescript-eslint/no-non-null-assertion': 'off' },
   },
   {

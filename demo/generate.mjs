@@ -2,13 +2,24 @@
  * Writes the demo household, always the same from the same seed: eleven weeks of invented records
  * of six invented children, one of whom leaves out fifteen and one who takes 6 and 9 for each other.
  */
-import { findActivity, topFor } from '@gumo/core/activities';
+import { LIBRARY, findActivity, topFor } from '@gumo/core/activities';
 import { FIRST_LOOK, emptyState, foldAll, frontierOf, nextLook } from '@gumo/core/evidence';
 import { seeded } from '@gumo/core/numbers';
 import { creditsOf, playOut, questionForItem, sessionOf, triedAs } from '@gumo/core/rounds';
+import {
+  STEPS,
+  chosenCards,
+  entryOf,
+  greedyPlan,
+  improvePlan,
+  invitationEntry,
+  invitationsFor,
+  tablePace,
+  weekModel,
+} from '@gumo/core/planning';
 import { SKILLS, STRANDS, skillOf } from '@gumo/core/skills';
-import { addDays, dayNumber, newHousehold } from '@gumo/core/vocabulary';
-import { CHILDREN, DAYS, SONGS, STORIES, THINGS, TODAY } from './household.mjs';
+import { addDays, dayNumber, mondayOf, newHousehold, newWeek } from '@gumo/core/vocabulary';
+import { CHILDREN, SET_TODAY, SONGS, STORIES, THINGS, TODAY } from './household.mjs';
 import { answerOf, difficultyOf, storyChance, toldInFull } from './records.mjs';
 
 const SEED = 20260310;
@@ -91,6 +102,18 @@ export function generate() {
     return 0.05 + 0.9 / (1 + Math.exp(-logit));
   }
 
+  /** How far a child counts by now: what is known of the words, and a part of the next stretch. */
+  function reachOf(child, progress) {
+    const [from, to] = child.places.say ?? [0, 0];
+    const place = from + (to - from) * progress;
+    const strand = SKILLS.filter((one) => one.strand === 'say');
+    const stretches = strand.filter((one) => one.family === 'say');
+    const known = stretches.filter((one) => strand.indexOf(one) < place);
+    const far = known.at(-1)?.to ?? 3;
+    const next = stretches[known.length]?.to ?? far;
+    return Math.floor(far + (next - far) * 0.5 * (place % 1));
+  }
+
   const clock = (day, minute) =>
     `${day}T${String(Math.floor(minute / 60)).padStart(2, '0')}:${String(minute % 60).padStart(2, '0')}`;
 
@@ -120,6 +143,7 @@ export function generate() {
     };
     let second = 0;
     for (const child of here) {
+      child.reach = reachOf(child, progress);
       const state = states.get(child.row.id);
       const top = skillId ? rangeOf(skillOf(skillId)) : topFor(activity, state, day);
       sitting.takers.push({ childId: child.row.id, top });
@@ -180,6 +204,7 @@ export function generate() {
     // The two oldest write a digit now and then.
     const writes = ['Kofi', 'Sunniva'].includes(child.row.name) && random() < 0.35;
     const skill = writes ? skillOf(pick(['draw-lines', 'write-first', 'write-slant'])) : usual;
+    child.reach = reachOf(child, progress);
     const question = questionForItem(skill.id, pick(skill.items).id, child.row.answerModes);
     if (!question) return;
     const outcome = outcomeOf(storyChance(child, question, chance(child, question, progress), day));
@@ -204,6 +229,7 @@ export function generate() {
     allPegs.push(began);
     facts.get(child.row.id).push({ kind: 'pegs', pegs: began });
     takeIn(child);
+    child.reach = reachOf(child, 0.2);
     for (const day of days) {
       const sittingId = uuid();
       const tried = [];
@@ -306,30 +332,63 @@ export function generate() {
   facts.get(sunniva.row.id).push({ kind: 'word', word: words[0] });
   takeIn(sunniva);
 
-  const plan = [];
-  for (let offset = 0; offset < 14; offset++) {
-    const day = addDays(TODAY, offset);
-    for (const [momentId, activityId, minutes, words, names] of DAYS[offset % DAYS.length]) {
-      const activity = findActivity(activityId);
-      const takers = children
+  /** This week from today on and the next, planned as a household plans them. */
+  function planned() {
+    const plan = [];
+    const tables = (child) =>
+      sittings
+        .filter(
+          ({ activityId, takers }) =>
+            findActivity(activityId)?.band === 'table' &&
+            takers.some(({ childId }) => childId === child.row.id),
+        )
+        .map(({ day, mood }) => ({ day, mood, finished: true }));
+    const byHand = SET_TODAY.map(([momentId, activityId, minutes, words, names]) => ({
+      id: uuid(),
+      day: TODAY,
+      momentId,
+      activityId,
+      takers: children
         .filter(({ row }) => names.includes(row.name))
         .map(({ row }) => ({
           childId: row.id,
-          top: topFor(activity, states.get(row.id), TODAY),
-        }));
-      plan.push({
-        id: uuid(),
-        day,
-        momentId,
-        activityId,
-        takers,
-        minutes,
-        with: words,
-        state: 'planned',
-        version: 1,
+          top: topFor(findActivity(activityId), states.get(row.id), TODAY),
+        })),
+      minutes,
+      with: words,
+      state: 'planned',
+      version: 1,
+    }));
+    plan.push(...byHand);
+    for (const from of [mondayOf(TODAY), addDays(mondayOf(TODAY), 7)]) {
+      const week = weekModel({
+        sheet: newWeek(from),
+        today: TODAY,
+        now: null,
+        household,
+        children: children.map((child) => ({
+          child: child.row,
+          state: states.get(child.row.id),
+          pace: tablePace(tables(child), (day) => day),
+          since: facts.get(child.row.id)[0]?.observation?.day ?? null,
+        })),
+        activities: LIBRARY,
+        things,
+        had: new Set(),
+        away: new Map(),
+        entries: plan.map((entry) => ({ ...entry, pinned: true })),
+        lately: [...sittings, ...plan].map(({ activityId, day }) => ({ activityId, day })),
       });
+      const { cards } = improvePlan(week.model, greedyPlan(week.model), { steps: STEPS });
+      const entries = [
+        ...chosenCards(week.model, cards).map((card) => entryOf(week, card, uuid())),
+        ...invitationsFor(week, cards).map((one) => invitationEntry(week, one, uuid())),
+      ];
+      plan.push(...entries);
     }
+    return plan;
   }
+
   return {
     format: 'gumo-household',
     version: 3,
@@ -345,7 +404,7 @@ export function generate() {
     voidings,
     words,
     pegs: allPegs,
-    plan,
+    plan: planned(),
     days: [],
   };
 }

@@ -237,26 +237,9 @@ export const STORIES = [
   ['2026-03-05', 'Sunniva', 'peg-rail', 'on-10', 'nonnon'],
 ];
 
-/** What each day of the plan holds: [moment, activity, minutes, words, names]. */
-export const DAYS = [
-  [
-    ['arriving', 'count-together', 3, 'up to where each can', 'Ilse Dilara Mirela Kofi'],
-    ['floor', 'handfuls', 15, 'one hand, one color', 'Ilse Dilara Mirela Kofi'],
-    ['snack', 'numbers-about', 3, 'jars, oven, scales', 'Dilara Kofi Sunniva'],
-    ['table', 'show-say', 5, 'the half-range that is due', 'Mirela Kofi'],
-    ['outdoors', 'land-in-cup', 12, 'egg cups in the box', 'Ilse Tomasz Sunniva'],
-    ['going-home', 'song-count', 4, 'a song each', 'Ilse Tomasz Dilara Sunniva'],
-  ],
-  [
-    ['arriving', 'stairs', 3, 'up to the dye loft', 'Tomasz Mirela Sunniva'],
-    ['floor', 'land-in-cup', 12, 'egg cups in the box', 'Dilara Mirela Kofi'],
-    ['table', 'layouts', 6, 'in a ring, in a slant', 'Dilara Sunniva'],
-    ['going-home', 'tidy-count', 4, 'into the tidy box', 'Ilse Tomasz Kofi'],
-  ],
-  [
-    ['arriving', 'song-count', 4, 'a song each', 'Ilse Tomasz Dilara Mirela'],
-    ['floor', 'turn-over', 10, 'under jar lids', 'Mirela Kofi Sunniva'],
-    ['table', 'dice-touch', 5, 'on the linen cloth', 'Tomasz Dilara'],
-    ['outdoors', 'card-hunt', 12, 'along the fence', 'Mirela Kofi Sunniva'],
-  ],
+/** What the household has set on today by hand; the rest is planned around it. */
+export const SET_TODAY = [
+  ['arriving', 'count-together', 3, 'up to where each can', ['Ilse', 'Sunniva']],
+  ['floor', 'handfuls', 12, 'one hand, one color', ['Ilse', 'Dilara', 'Mirela', 'Kofi']],
+  ['snack', 'numbers-about', 3, 'jars, oven, scales', ['Dilara', 'Kofi']],
 ];

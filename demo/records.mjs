@@ -18,7 +18,7 @@ export function answerOf(child, question, right, slip) {
       ? { ...record, way: 'on' }
       : done;
   }
-  return wrongAnswer(child.row.name, question, slip);
+  return wrongAnswer(child, question, slip);
 }
 
 const on10 = ({ skillId }) => skillId === 'on-10';
@@ -37,7 +37,8 @@ function weighed(record, right, slip) {
 }
 
 /** A wrong answer as children give it: counting on, the first number is said again. */
-function wrongAnswer(name, question, slip) {
+function wrongAnswer(child, question, slip) {
+  const { name } = child.row;
   const record = question.right;
   const n = record.n ?? record.shown ?? record.asked ?? record.answer ?? 0;
   switch (record.kind) {
@@ -52,7 +53,7 @@ function wrongAnswer(name, question, slip) {
     case 'numeral':
       return { ...record, answer: TWINS[n] ?? Math.max(0, n + (slip < 0.5 ? 1 : -1)) };
     case 'reach':
-      return stopped(name, record, slip);
+      return stopped(child, record, slip);
     case 'add':
       return {
         ...record,
@@ -79,17 +80,16 @@ function wrongAnswer(name, question, slip) {
   }
 }
 
-function stopped(name, record, slip) {
+/** Stops where the words are used up; Kofi leaves out fifteen. */
+function stopped(child, record, slip) {
   const { from, to } = record;
   if ((record.step ?? 1) > 1 || from > 1 || record.direction === 'down') {
     const by = record.direction === 'down' ? -1 : 1;
     return { ...record, stop: from + by * (record.step ?? 1) };
   }
-  if (to >= 20) {
-    if (name === 'Kofi' || slip < 0.4) return { ...record, stop: Math.min(to, 20), leftOut: [15] };
-    return { ...record, stop: Math.min(to - 1, slip < 0.7 ? 29 : 16) };
-  }
-  return { ...record, stop: Math.max(1, to - 1 - Math.floor(slip * 3)) };
+  const stop = Math.max(1, Math.min(to - 1, Math.round(child.reach * (0.75 + 0.4 * slip))));
+  if (child.row.name !== 'Kofi' || to < 20) return { ...record, stop };
+  return { ...record, stop: Math.min(to, Math.max(20, stop)), leftOut: [15] };
 }
 
 /** True for a numeral that this child takes for its twin, and says so. */
@@ -111,6 +111,7 @@ export function storyChance(child, question, usual, day) {
   if (takenForTwin(child, question)) return 0.25;
   const whole = right.kind === 'reach' && right.from === 1 && right.direction === 'up';
   if (name === 'Kofi' && whole && right.to >= 20) return 0.1;
+  if (whole) return right.to > child.reach ? 0.02 : Math.max(usual, 0.75);
   if (name === 'Kofi' && day >= FADED && counts.some(bond5)) return 0.2;
   if (saidAgain(child, question)) return 0.35;
   return usual;

@@ -33,7 +33,7 @@ test('jotted in two taps from anywhere, seen at the day’s end and on the child
 
   // A sitting is begun and left open.
   await page.keyboard.press('t');
-  await page.getByRole('button', { name: 'Begin Land in a cup' }).click();
+  await page.getByRole('button', { name: 'Begin A lot and a few' }).click();
   await expect(page.locator('.sentence')).toBeVisible();
   await note(page, 'On their own');
   await page.goto(new URL('/today/end', page.url()).href);
@@ -44,7 +44,7 @@ test('jotted in two taps from anywhere, seen at the day’s end and on the child
     'counts the stairs by herself',
   );
   await expect(page.getByRole('region', { name: 'Not seen today' })).toContainText('Mirela');
-  await page.getByRole('button', { name: 'End Land in a cup' }).click();
+  await page.getByRole('button', { name: 'End A lot and a few' }).click();
   await expect(page.getByRole('heading', { name: 'Not ended yet' })).toBeHidden();
   await page.getByRole('textbox').fill('A calm day.');
   await page.getByRole('button', { name: 'Save the words' }).click();

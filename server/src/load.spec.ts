@@ -20,7 +20,7 @@ describe('eight devices that note for ten minutes', () => {
         TRIES,
         Array.from({ length: DEVICES }, () => ({})),
       ),
-      world.ask('POST', '/weeks/2026-03-16/plan', { seconds: 2 }),
+      world.ask('POST', '/weeks/2026-03-16/plan', { steps: 1_000 }),
       world.ask('POST', '/records/backups', {}),
     ]);
     expect(before.status).toBe(200);

@@ -15,7 +15,7 @@ export interface Progress {
 }
 
 /** The day a fact belongs to; a voiding belongs to whatever it takes back, at any time. */
-function dayOf(fact: Fact): string | null {
+export function dayOf(fact: Fact): string | null {
   switch (fact.kind) {
     case 'observation':
       return fact.observation.day;

@@ -1,12 +1,16 @@
 import { LIBRARY } from '@gumo/core/activities';
-import { type PlannedWeek, weekProblem } from '@gumo/core/planning';
+import { type PlannedWeek, weekModel } from '@gumo/core/planning';
 import { type ClockTime, type Day, addDays } from '@gumo/core/vocabulary';
+import type { Store } from './database/store.js';
 import { paceOf } from './pace.js';
 import { Problem } from './problems.js';
+import { dayOf } from './progress.js';
 import type { Context } from './routes/context.js';
 
 const DAYS = 7;
-const LATELY_DAYS = 14;
+/** How far back it matters when an activity was used, and what was ticked as lying ready. */
+const LATELY_DAYS = 70;
+const HAD_DAYS = 60;
 
 /**
  * The week that begins on a Monday, in numbers and with its facts.
@@ -21,7 +25,8 @@ export function weekOf(
   const household = store.household.all()[0];
   if (!household) throw new Problem(409, 'There is no household yet.');
   const days = Array.from({ length: DAYS }, (_, i) => addDays(from, i));
-  return weekProblem({
+  const before = days.map((day) => addDays(day, -DAYS)).filter((day) => day >= today());
+  return weekModel({
     sheet: store.weeks.find(from),
     today: today(),
     now,
@@ -29,11 +34,37 @@ export function weekOf(
     children: store.children
       .all()
       .filter((child) => !child.archived)
-      .map((child) => ({ child, state: progress.of(child), pace: paceOf(store, child.id) })),
+      .map((child) => ({
+        child,
+        state: progress.of(child),
+        pace: paceOf(store, child.id),
+        since: firstDayOf(store, child.id),
+      })),
     activities: [...LIBRARY, ...store.activities.all().filter((one) => !one.archived)],
     things: store.things.all(),
     away: new Map(days.map((day) => [day, store.days.find(day).away])),
     entries: days.flatMap((day) => store.plan.ofDay(day)),
-    lately: store.sittings.between(addDays(from, -LATELY_DAYS), addDays(from, -1)),
+    had: hadLately(store, from),
+    lately: [
+      ...store.sittings.between(addDays(from, -LATELY_DAYS), addDays(from, -1)),
+      // What is planned before the week and still to come.
+      ...before.flatMap((day) => store.plan.ofDay(day)).filter(({ state }) => state === 'planned'),
+    ],
   });
+}
+
+/** The day of a child's first record; null where there is none. */
+function firstDayOf(store: Store, childId: string): Day | null {
+  for (const { fact } of store.facts.after(childId, 0)) {
+    const day = dayOf(fact);
+    if (day !== null) return day;
+  }
+  return null;
+}
+
+/** What was ticked as lying ready in the weeks before. */
+function hadLately(store: Store, from: Day): Set<string> {
+  const days = Array.from({ length: HAD_DAYS }, (_, i) => addDays(from, DAYS - 1 - i));
+  const keys = days.flatMap((day) => store.days.find(day).laidReady);
+  return new Set(keys.map((key) => key.split('/').slice(0, 3).join('/')));
 }

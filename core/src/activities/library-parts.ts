@@ -30,7 +30,7 @@ export const PARTS: readonly Activity[] = [
     id: 'build-frame',
     title: 'Build it on the frame',
     minutes: [3, 7],
-    ways: ['presented', 'led'],
+    ways: ['presented', 'led', 'left-out'],
     skills: ['frame-*'],
     needs: [need('frame', 'ten frames', 'k'), likeCounters({ times: [10, 'k'] })],
     rounds: [{ kind: 'frame', step: 2 }],
@@ -189,7 +189,7 @@ export const PARTS: readonly Activity[] = [
     id: 'peg-rail',
     title: 'Pegs on a rail',
     minutes: [4, 8],
-    ways: ['presented', 'led'],
+    ways: ['presented', 'led', 'left-out'],
     skills: [
       'on-10',
       'join-*',

@@ -162,6 +162,7 @@ export const SET_OUT_COUNT: readonly Activity[] = [
     id: 'road-digits',
     title: 'Drive the digit',
     minutes: [8, 15],
+    ways: ['led', 'left-out'],
     skills: ['write-*', 'name-*', 'draw-lines', 'sentence-plus'],
     needs: [need('card', 'digit road cards', 10), need('vehicle', 'small vehicle', 'k')],
     rounds: [
@@ -188,6 +189,7 @@ export const SET_OUT_COUNT: readonly Activity[] = [
     id: 'numbered-snails',
     title: 'Numbered racers',
     minutes: [8, 15],
+    ways: ['led', 'left-out'],
     skills: ['name-*', 'place-5'],
     needs: [need('vehicle', 'numbered vehicles or snails', { most: [5, { least: [10, 'n'] }] })],
     rounds: [
@@ -261,6 +263,7 @@ export const SET_OUT_COUNT: readonly Activity[] = [
     id: 'hoop-hop',
     title: 'Hoop hop',
     minutes: [10, 15],
+    ways: ['led', 'left-out'],
     skills: ['name-*', 'on-10'],
     needs: [need('hoop', 'hoops with cards', { least: [8, { most: [5, 'n'] }] })],
     rounds: [{ kind: 'call', form: 'hoops', step: 3, came: 'landed on' }],

@@ -57,6 +57,7 @@ export const SET_OUT_SORT: readonly Activity[] = [
     id: 'columns-chart',
     title: 'Columns',
     minutes: [10, 15],
+    ways: ['led', 'left-out'],
     skills: ['chart-build', 'chart-read', 'chart-differ', 'more-10', 'differ-10', 'sort-other'],
     needs: [
       need('block', 'blocks, to ten a column', { times: [10, 3] }),

@@ -86,6 +86,7 @@ export const SET_OUT: readonly Activity[] = [
     id: 'land-in-cup',
     title: 'Land in a cup',
     minutes: [10, 15],
+    ways: ['led', 'left-out'],
     skills: ['name-5', 'name-10', 'name-20', 'give-*'],
     needs: [
       need('cup', 'cups in a box', { least: [12, { most: [6, 'n'] }] }),

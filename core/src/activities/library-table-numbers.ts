@@ -59,6 +59,7 @@ export const TABLE_NUMBERS: readonly Activity[] = [
     id: 'pair-cards',
     title: 'Dots in pairs',
     minutes: [4, 8],
+    ways: ['led', 'left-out'],
     skills: ['match-10', 'forms-10', 'partner-10'],
     needs: [need('card', 'cards with dots in pairs', 'n'), need('card', 'number cards', 'n')],
     rounds: [
@@ -84,7 +85,7 @@ export const TABLE_NUMBERS: readonly Activity[] = [
     id: 'counters-under',
     title: 'Counters under cards',
     minutes: [5, 10],
-    ways: ['presented'],
+    ways: ['presented', 'left-out'],
     skills: ['match-10', 'partner-10', 'order-10', 'partner-*'],
     needs: [need('card', 'number cards', 'n'), likeCounters({ upTo: 'n' })],
     rounds: [
@@ -136,6 +137,7 @@ export const TABLE_NUMBERS: readonly Activity[] = [
     id: 'forms-wall',
     title: 'One number, many faces',
     minutes: [4, 8],
+    ways: ['led', 'left-out'],
     skills: ['forms-10'],
     needs: [
       need('sheet', 'wall sheet', 1),
@@ -205,6 +207,7 @@ export const TABLE_NUMBERS: readonly Activity[] = [
     id: 'name-frame',
     title: 'Letters of my name',
     minutes: [3, 6],
+    ways: ['led', 'left-out'],
     skills: ['touch-5', 'touch-10', 'total-5', 'total-10', 'more-clear', 'more-5', 'more-10'],
     needs: [need('card', 'name card', 'k'), need('frame', 'name frame', 'k')],
     rounds: [
@@ -319,6 +322,7 @@ export const TABLE_NUMBERS: readonly Activity[] = [
     id: 'copy-next',
     title: 'Copy it, then go on',
     minutes: [4, 8],
+    ways: ['led', 'left-out'],
     skills: ['pattern-copy', 'pattern-next', 'pattern-fix', 'pattern-unit'],
     needs: [need('sheet', 'pattern strips', 'k'), need('block', 'blocks', { times: [12, 'k'] })],
     rounds: [

@@ -102,6 +102,7 @@ export const TABLE_SUMS: readonly Activity[] = [
     id: 'dot-pairs',
     title: 'Solid dots, ring dots',
     minutes: [3, 6],
+    ways: ['led', 'left-out'],
     skills: ['bond-*', 'join-*', 'glance-parts'],
     needs: [need('card', 'two-color dot cards', 'n')],
     rounds: [
@@ -241,6 +242,7 @@ export const TABLE_SUMS: readonly Activity[] = [
     id: 'two-towers',
     title: 'Two-color towers',
     minutes: [4, 8],
+    ways: ['led', 'left-out'],
     skills: ['join-*', 'on-10', 'sentence-plus', 'units-along'],
     needs: [need('cube', 'cubes in two colors', { times: [2, 'n', 'k'] }, { colors: 'two' })],
     rounds: [

@@ -7,7 +7,7 @@ export const TABLE: readonly Activity[] = [
     id: 'dot-touch',
     title: 'Touch and count',
     minutes: [3, 7],
-    ways: ['presented', 'led'],
+    ways: ['presented', 'led', 'left-out'],
     skills: ['touch-*', 'total-*'],
     needs: [need('card', 'dot cards', 5), likeCounters({ sum: 'n' })],
     rounds: [{ kind: 'count-out', step: 3, low: 1 }],

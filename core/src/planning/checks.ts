@@ -1,8 +1,8 @@
 import type { Day, PlanEntry } from '../vocabulary/index.js';
-import { brokenBy, weekdayOf } from './broken.js';
-import type { PlannedWeek } from './week-problem.js';
+import { violationsOf, weekdayOf } from './violations.js';
+import type { PlannedWeek } from './week-model.js';
 
-/** What stands in the way of planning a week, and what is worth knowing about what is pinned. */
+/** What is in the way of planning a week, and what is worth knowing about what is pinned. */
 export interface WeekChecks {
   /** While one of these holds nothing is planned. */
   readonly refusals: readonly string[];
@@ -12,14 +12,14 @@ export interface WeekChecks {
 
 /**
  * Looks at a week before it is planned: whether there is anything to plan, and whether what is pinned
- * can stand. A pin may pass a limit, and is kept with a word about it; it may not pass a caution.
+ * can stay. A pin may pass a limit, and is kept with a word about it; it may not pass a caution.
  * @param only the one day that is planned, where it is not the whole week
  */
 export function checkWeek(
-  { problem, facts, fixed }: PlannedWeek,
+  { model, facts, fixed }: PlannedWeek,
   only: Day | null = null,
 ): WeekChecks {
-  const { days, children, activities } = problem;
+  const { days, children, activities } = model;
   const open = days.filter((day) => day.open);
   const isPin = (entry: PlanEntry): boolean =>
     entry.state === 'planned' && entry.pinned === true && (only === null || entry.day === only);
@@ -35,16 +35,16 @@ export function checkWeek(
     refusals.push('Every activity is taken out of this week: let one come back.');
   }
   fixed.forEach((entry, i) => {
-    const card = problem.fixed[i];
+    const card = model.fixed[i];
     if (!card || !isPin(entry)) return;
-    const others = problem.fixed.filter((_, j) => j !== i);
+    const others = model.fixed.filter((_, j) => j !== i);
     const title = activities[card.activity]?.title ?? 'This card';
     if (facts.sheet.banned.includes(entry.activityId)) {
       refusals.push(
         `${title} is pinned on ${weekdayOf(entry.day)} and taken out of this week: unpin it, or let it come back.`,
       );
     }
-    for (const { level, sentence } of brokenBy(problem, card, others)) {
+    for (const { level, sentence } of violationsOf(model, card, others)) {
       if (level === 'limit') notes.add(sentence);
       else
         refusals.push(`${title} is pinned on ${weekdayOf(entry.day)}. ${sentence} Unpin it first.`);

@@ -1,66 +1,154 @@
+import { capital, joinWords } from '../numbers/index.js';
 import { STRANDS, type Strand } from '../vocabulary/index.js';
-import type { Card, WeekProblem } from './problem.js';
-import { mayTake } from './rules.js';
+import { draftWith } from './draft.js';
+import type { Card, WeekModel } from './model.js';
+import { mayBeInFocus } from './terms.js';
 
-/** What a week touches for one child, and what not. */
+/** What a week is about for one child, and what not. */
 export interface ChildCoverage {
   readonly childId: string;
   readonly touched: readonly { readonly strand: Strand; readonly days: number }[];
   readonly missing: readonly { readonly strand: Strand; readonly because: string }[];
 }
 
-/** For every child the strands that the week touches, on how many days, and why others are missing. */
-export function coverageOf(problem: WeekProblem, cards: readonly Card[]): ChildCoverage[] {
-  return problem.children.map((child, c): ChildCoverage => {
+/** For every child the strands in focus, on how many days, and why others are missing. */
+export function coverageOf(model: WeekModel, cards: readonly Card[]): ChildCoverage[] {
+  const draft = draftWith(model, cards);
+  return model.children.map((child, c): ChildCoverage => {
     const days = STRANDS.map(() => new Set<number>());
-    for (const card of cards) {
-      if (!card.takers.includes(c)) continue;
-      for (const want of problem.activities[card.activity]?.gains[c]?.wants ?? []) {
-        days[child.wanted[want]?.strand ?? -1]?.add(card.day);
-      }
+    for (const { activity, day, focus } of cards) {
+      const own = focus.find((one) => one.child === c);
+      const hits = own && model.activities[activity]?.options[c]?.[own.option]?.hits;
+      for (const { want } of hits ?? []) days[child.wants[want]?.strand ?? -1]?.add(day);
     }
+    const weekIsFull = !model.activities.some((_, a) =>
+      model.days.some((__, d) => draft.best(a, d, -Infinity) !== null),
+    );
     return {
       childId: child.id,
       touched: STRANDS.flatMap((strand, s) =>
         (days[s]?.size ?? 0) > 0 ? [{ strand, days: days[s]?.size ?? 0 }] : [],
       ),
       missing: STRANDS.flatMap((strand, s) =>
-        days[s]?.size === 0 ? [{ strand, because: whyMissing(problem, cards, c, s) }] : [],
+        days[s]?.size === 0
+          ? [{ strand, because: whyMissing(model, cards, { c, strand: s, weekIsFull }) }]
+          : [],
       ),
     };
   });
 }
 
 function whyMissing(
-  problem: WeekProblem,
+  model: WeekModel,
   cards: readonly Card[],
-  c: number,
-  strand: number,
+  {
+    c,
+    strand,
+    weekIsFull,
+  }: { readonly c: number; readonly strand: number; readonly weekIsFull: boolean },
 ): string {
-  const child = problem.children[c];
-  if (!child?.wanted.some((want) => want.strand === strand)) return 'nothing open yet';
-  const days = problem.days.flatMap((day, d) => (day.open && day.here.includes(c) ? [d] : []));
+  const child = model.children[c];
+  if (!child?.wants.some((want) => want.strand === strand)) return 'nothing open yet';
+  const days = model.days.flatMap((day, d) => (day.open && day.here.includes(c) ? [d] : []));
   if (days.length === 0) return 'not here on an open day';
-  const serving = problem.activities.flatMap((activity, a) =>
-    activity.gains[c]?.wants.some((want) => child.wanted[want]?.strand === strand) ? [a] : [],
+  const serving = model.activities.flatMap((activity, a) =>
+    activity.options[c]?.some(({ hits }) => child.wants[hits[0]?.want ?? -1]?.strand === strand)
+      ? [a]
+      : [],
   );
   if (serving.length === 0) return 'no activity for what comes next';
-  const barred = serving.map((a) => problem.activities[a]?.barred[c] ?? null);
-  if (barred.every((one) => one === 'cupboard')) return 'nothing in the cupboard for it';
+  const barred = serving.map((a) => model.activities[a]?.barred[c] ?? null);
+  const [missing] = serving
+    .map((a) => model.activities[a]?.missing ?? [])
+    .filter((words) => words.length > 0)
+    .sort((x, y) => x.length - y.length);
+  if (barred.every((one) => one === 'cupboard') && missing) return `needs ${joinWords(missing)}`;
+  if (barred.every((one) => one === 'cupboard')) return 'too few materials for it';
   if (barred.every((one) => one !== null)) {
-    if (barred.includes('longer')) return 'its activities are longer than the child sits';
-    return barred.includes('allergy') ? 'an allergy to what serves it' : 'from a later age on';
+    if (barred.includes('longer')) return `its activities take longer than ${child.name} sits`;
+    return barred.includes('allergy')
+      ? 'an allergy to what it is played with'
+      : 'from a later age on';
   }
-  const able = serving.filter(
-    (a) => !problem.activities[a]?.barred[c] && days.some((d) => mayTake(problem, a, c, d)),
-  );
-  const openBands = new Set(able.map((a) => problem.activities[a]?.band));
-  if (able.length === 0 && child.careful) return 'only with small parts';
+  const able = serving.filter((a) => days.some((d) => mayBeInFocus(model, a, c, d)));
+  if (able.length === 0) return child.careful ? 'only with small parts' : 'not on these days';
+  const bands = new Set(able.map((a) => model.activities[a]?.band));
   const tables = cards.filter(
-    (card) => problem.activities[card.activity]?.band === 'table' && card.takers.includes(c),
+    (card) =>
+      model.activities[card.activity]?.band === 'table' &&
+      card.focus.some((one) => one.child === c),
   ).length;
-  if (openBands.size === 1 && openBands.has('table') && tables >= child.tablesAWeek) {
-    return 'no table time left';
+  if (bands.size === 1 && bands.has('table') && tables >= child.tablesAWeek) {
+    return 'only at the table, and there is no table time left';
   }
-  return 'its places went to what counts more';
+  const first = child.wants.find((want) => want.strand === strand);
+  const better = child.wants.some(
+    (want) => want.strand !== strand && want.value > (first?.value ?? 0),
+  );
+  if (better) return `other next steps of ${child.name} come first`;
+  return weekIsFull ? 'your minutes are used up' : 'waits for another week';
+}
+
+/** A next step that no activity here can be evidence for, with what would open it. */
+export interface Unserved {
+  readonly childId: string;
+  readonly skillId: string;
+  /** What the one that lacks least needs; empty where no activity asks for the skill at all. */
+  readonly missing: readonly string[];
+}
+
+/** Next steps that nothing here serves: no activity asks for them, or its materials are not there. */
+export function unservedIn(model: WeekModel): Unserved[] {
+  return model.children.flatMap((child, c) =>
+    child.wants.flatMap(({ skillId }, w): Unserved[] => {
+      const serving = model.activities.filter((activity) =>
+        activity.options[c]?.some(({ hits }) => hits.some(({ want }) => want === w)),
+      );
+      if (serving.some((activity) => activity.barred[c] === null)) return [];
+      const [easiest] = serving
+        .filter((activity) => activity.missing.length > 0)
+        .sort((x, y) => x.missing.length - y.missing.length);
+      if (serving.length > 0 && !easiest) return [];
+      return [{ childId: child.id, skillId, missing: easiest?.missing ?? [] }];
+    }),
+  );
+}
+
+/** A material to get or make, and what it would open. */
+export interface Opening {
+  /** What the activities call it. */
+  readonly words: string;
+  readonly activityIds: readonly string[];
+  /** What it would add, in goes of a middling value. */
+  readonly worth: number;
+}
+
+const MOST_OPENINGS = 3;
+
+/**
+ * What to get or make next: of everything that is missing, what opens the most. Counted is what its
+ * activities would bring to each child who could be in focus on them, where nothing else is missing.
+ */
+export function openingsIn(model: WeekModel): Opening[] {
+  const found = new Map<string, { ids: string[]; worth: number }>();
+  for (const activity of model.activities) {
+    const [words, more] = activity.missing;
+    if (words === undefined || more !== undefined) continue;
+    const worth = activity.options.reduce((sum, ways, c) => {
+      const barred = activity.barred[c];
+      if (barred !== null && barred !== 'cupboard') return sum;
+      const wants = model.children[c]?.wants ?? [];
+      const best = ways.map(({ hits }) =>
+        hits.reduce((all, { want, part }) => all + part * (wants[want]?.value ?? 0), 0),
+      );
+      return sum + Math.max(0, ...best);
+    }, 0);
+    if (worth === 0) continue;
+    const known = found.get(words) ?? { ids: [], worth: 0 };
+    found.set(words, { ids: [...known.ids, activity.id], worth: known.worth + worth });
+  }
+  return [...found]
+    .map(([words, { ids, worth }]): Opening => ({ words: capital(words), activityIds: ids, worth }))
+    .sort((x, y) => y.worth - x.worth)
+    .slice(0, MOST_OPENINGS);
 }

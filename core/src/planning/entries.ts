@@ -1,7 +1,7 @@
 import { careFor, clothedIn, inReach } from '../things/index.js';
 import type { Day, PlanEntry, Taker } from '../vocabulary/index.js';
-import type { Card } from './problem.js';
-import { type PlannedWeek, cardMinutes, isFixed } from './week-problem.js';
+import { type Card, minutesOf } from './model.js';
+import { type PlannedWeek, isFixed, optionFor } from './week-model.js';
 
 /** What a new plan changes among the entries of its days. */
 export interface EntryChanges {
@@ -11,35 +11,45 @@ export interface EntryChanges {
   readonly removed: readonly PlanEntry[];
 }
 
-/** A card as an entry of the plan. */
-export function entryOf({ problem, facts }: PlannedWeek, card: Card, id: string): PlanEntry {
-  const activity = facts.activities.find((one) => one.id === problem.activities[card.activity]?.id);
-  const gains = problem.activities[card.activity]?.gains;
-  const children = card.takers.flatMap((c) => facts.children[c] ?? []);
-  const takers = card.takers.flatMap((c): Taker[] => {
-    const child = facts.children[c]?.child;
-    return child ? [{ childId: child.id, top: gains?.[c]?.top ?? 5 }] : [];
+/** The top of a range where nothing says which. */
+const SOME_TOP = 5;
+
+/** A card as an entry of the plan. @throws RangeError for a card of another week */
+export function entryOf({ model, facts }: PlannedWeek, card: Card, id: string): PlanEntry {
+  const activity = facts.activities.find((one) => one.id === model.activities[card.activity]?.id);
+  const planned = model.activities[card.activity];
+  const children = card.focus.flatMap(({ child }) => facts.children[child]?.child ?? []);
+  const takers = card.focus.flatMap(({ child, option }): Taker[] => {
+    const one = facts.children[child]?.child;
+    const ways = planned?.options[child];
+    const top = (ways?.[option] ?? ways?.[0])?.top ?? SOME_TOP;
+    const want = ways?.[option]?.hits[0]?.want ?? -1;
+    const skillId = model.children[child]?.wants[want]?.skillId;
+    return one ? [{ childId: one.id, top, ...(skillId ? { skillId } : {}) }] : [];
   });
-  if (!activity || takers.length === 0) throw new RangeError('not a card of this week');
-  const here = problem.days[card.day]?.here ?? [];
-  const near = inReach(problem.moments[card.moment], here, (c) => card.takers.includes(c));
-  const day = problem.days[card.day]?.day ?? facts.today;
+  if (!activity || !planned || takers.length === 0) throw new RangeError('not a card of this week');
+  const here = model.days[card.day]?.here ?? [];
+  const isIn = (c: number): boolean => card.focus.some(({ child }) => child === c);
+  const near = inReach(model.moments[card.moment], here, isIn);
+  const day = model.days[card.day]?.day ?? facts.today;
   const [clothes] = clothedIn(
     activity,
-    children.map(({ child }) => child),
+    children,
     facts.things,
     careFor(
-      [...new Set([...near, ...card.takers])].flatMap((c) => facts.children[c]?.child ?? []),
+      [...new Set([...near, ...card.focus.map(({ child }) => child)])].flatMap(
+        (c) => facts.children[c]?.child ?? [],
+      ),
       day,
     ),
   );
   return {
     id,
     day,
-    momentId: problem.moments[card.moment]?.id ?? '',
+    momentId: model.moments[card.moment]?.id ?? '',
     activityId: activity.id,
     takers,
-    minutes: cardMinutes(activity, Math.min(...children.map(({ pace }) => pace.minutes))),
+    minutes: minutesOf(planned, takers.length),
     with: clothes ? `with ${clothes.thing.name}`.slice(0, 80) : '',
     state: 'planned',
     version: 1,
@@ -47,25 +57,25 @@ export function entryOf({ problem, facts }: PlannedWeek, card: Card, id: string)
 }
 
 /**
- * What changes when these cards take the place of what was planned on the open days: entries that
+ * What changes when these entries take the place of what was planned on the open days: entries that
  * stay keep their id, what was planned and is over is marked as left, the rest is taken out.
+ * @param wanted the entries of the new plan, without ids of their own
  * @param newId makes ids for what is new
  * @param only the one day that was planned anew, where it was not the whole week
  */
 export function entryChanges(
-  week: PlannedWeek,
-  cards: readonly Card[],
+  { model, facts, fixed }: PlannedWeek,
+  wanted: readonly PlanEntry[],
   newId: () => string,
   only: Day | null = null,
 ): EntryChanges {
-  const { problem, facts, fixed } = week;
   const open = facts.entries.filter(
     (entry) =>
       entry.state === 'planned' && !fixed.includes(entry) && (only === null || entry.day === only),
   );
   const over = (entry: PlanEntry): boolean => {
-    const day = problem.days.find((one) => one.day === entry.day);
-    const moment = problem.moments.findIndex((one) => one.id === entry.momentId);
+    const day = model.days.find((one) => one.day === entry.day);
+    const moment = model.moments.findIndex((one) => one.id === entry.momentId);
     const isToday = entry.day === facts.today;
     return entry.day < facts.today || (isToday && moment >= 0 && !day?.moments.includes(moment));
   };
@@ -74,11 +84,13 @@ export function entryChanges(
   const added: PlanEntry[] = [];
   const changed: PlanEntry[] = left.map((entry) => ({ ...entry, state: 'left' }));
   const kept = new Set<PlanEntry>();
-  for (const card of cards) {
-    const fresh = entryOf(week, card, '');
+  for (const fresh of wanted) {
     const known = replaceable.find(
       (entry) =>
-        !kept.has(entry) && entry.day === fresh.day && entry.activityId === fresh.activityId,
+        !kept.has(entry) &&
+        entry.day === fresh.day &&
+        entry.activityId === fresh.activityId &&
+        Boolean(entry.invitation) === Boolean(fresh.invitation),
     );
     if (!known) {
       added.push({ ...fresh, id: newId() });
@@ -92,14 +104,42 @@ export function entryChanges(
 }
 
 /** An entry as a card of the week, whoever is away; null where the week does not know its parts. */
-export function cardOf({ problem, facts }: PlannedWeek, entry: PlanEntry): Card | null {
-  const activity = problem.activities.findIndex((one) => one.id === entry.activityId);
-  const day = problem.days.findIndex((one) => one.day === entry.day);
-  const moment = problem.moments.findIndex((one) => one.id === entry.momentId);
-  const takers = entry.takers
-    .map(({ childId }) => facts.children.findIndex(({ child }) => child.id === childId))
-    .filter((c) => c >= 0)
-    .sort((a, b) => a - b);
-  if (activity < 0 || day < 0 || moment < 0 || takers.length === 0) return null;
-  return { activity, day, moment, takers };
+export function cardOf({ model, facts }: PlannedWeek, entry: PlanEntry): Card | null {
+  const activity = model.activities.findIndex((one) => one.id === entry.activityId);
+  const day = model.days.findIndex((one) => one.day === entry.day);
+  const moment = model.moments.findIndex((one) => one.id === entry.momentId);
+  const focus = entry.takers
+    .flatMap((taker) => {
+      const c = facts.children.findIndex(({ child }) => child.id === taker.childId);
+      const option = optionFor(model.activities[activity], model.children[c], c, taker);
+      return c < 0 ? [] : [{ child: c, option }];
+    })
+    .sort((x, y) => x.child - y.child);
+  if (activity < 0 || day < 0 || moment < 0 || focus.length === 0) return null;
+  return { activity, day, moment, focus };
+}
+
+/** The week with everything but one day held fast, so that only this day is planned anew. */
+export function forDay(week: PlannedWeek, day: Day): PlannedWeek {
+  const { model, facts, fixed } = week;
+  const later = facts.entries.filter(
+    (entry) => entry.state === 'planned' && entry.day > day && !fixed.includes(entry),
+  );
+  const cards = later.flatMap((entry): { entry: PlanEntry; card: Card }[] => {
+    const card = cardOf(week, entry);
+    const here = model.days[card?.day ?? -1]?.here ?? [];
+    const focus = card?.focus.filter(({ child }) => here.includes(child)) ?? [];
+    return card && focus.length > 0 ? [{ entry, card: { ...card, focus } }] : [];
+  });
+  return {
+    ...week,
+    fixed: [...fixed, ...cards.map((one) => one.entry)],
+    model: {
+      ...model,
+      fixed: [...model.fixed, ...cards.map((one) => one.card)],
+      // What the other days take is settled: this one has its own minutes.
+      limits: { ...model.limits, weekMinutes: Infinity },
+      days: model.days.map((one) => ({ ...one, open: one.open && one.day === day })),
+    },
+  };
 }

@@ -1,3 +1,4 @@
-/** What the threads that plan a week need, and no more, as they are to be ready at once. */
-export type { WeekProblem } from './problem.js';
-export { type PlanProgress, boundWeek, searchWeek } from './solve-week.js';
+export { greedyPlan, improvePlan, type Plan } from './search.js';
+export { boundOf } from './week-program.js';
+export type { LinearProgram, Solver } from './linear-program.js';
+export type { WeekModel } from './model.js';

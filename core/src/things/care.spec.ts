@@ -9,9 +9,7 @@ import {
   meetsAllergy,
   newHousehold,
 } from '../vocabulary/index.js';
-import { weekProblem } from '../planning/index.js';
-import { dangersOf } from '../planning/broken.js';
-import { termsOn } from '../planning/rules.js';
+import { dangersOf, termsOn, weekModel } from '../planning/index.js';
 import { emptyState } from '../evidence/index.js';
 import {
   asksWhatItHolds,
@@ -22,6 +20,7 @@ import {
   isSafe,
   keptFrom,
   mustNotMeetSmallParts,
+  needKey,
   needsOf,
   recipeFor,
   unsafeBecause,
@@ -264,7 +263,7 @@ describe('children, materials and activities of any kind', () => {
     fc.assert(
       fc.property(children, materials, fc.boolean(), (all, things, shared) => {
         const household = newHousehold('00000000-0000-4000-8000-000000000001', 'Here');
-        const week = weekProblem({
+        const week = weekModel({
           sheet: { from: DAY, closed: [], banned: [], empty: [], worth: null, version: 0 },
           today: DAY,
           now: null,
@@ -276,23 +275,25 @@ describe('children, materials and activities of any kind', () => {
             child: one,
             state: emptyState(one.id, 'middle'),
             pace: { minutes: 9, earlier: false, restOn: null, words: '' },
+            since: null,
           })) as never,
           activities: LIBRARY,
           things,
+          had: new Set(LIBRARY.flatMap(({ needs }) => needs.map(needKey))),
           away: new Map(),
           entries: [],
           lately: [],
         });
-        week.problem.activities.forEach((planned, a) => {
-          const { moments, most } = termsOn(week.problem, a, 0);
-          const takers = all.flatMap((_, c) => (planned.gains[c] && !planned.barred[c] ? [c] : []));
-          const first = takers.slice(0, 1);
-          if (moments.length === 0 || most === 0 || first.length === 0) return;
-          if (
-            dangersOf(week.problem, { activity: a, day: 0, moment: moments[0]!, takers: first })
-              .length > 0
-          )
-            return;
+        week.model.activities.forEach((planned, a) => {
+          const { moments, most } = termsOn(week.model, a, 0);
+          const able = all.flatMap((_, c) =>
+            planned.options[c]!.length > 0 && !planned.barred[c] ? [c] : [],
+          );
+          const first = able.slice(0, 1);
+          if (moments.length === 0 || !most.some((one) => one > 0) || first.length === 0) return;
+          const focus = first.map((child) => ({ child, option: 0 }));
+          const card = { activity: a, day: 0, moment: moments[0]!, focus };
+          if (dangersOf(week.model, card).length > 0) return;
           const activity = LIBRARY.find((one) => one.id === planned.id)!;
           const reach = inReach({ shared }, all, (one) => one === all[first[0]!]);
           const lines = needsOf(

@@ -78,8 +78,22 @@ export function inReach<C>(
 /** Refused whatever the size and whoever is here. */
 const NEVER: readonly Hazard[] = ['button-cell', 'magnet'];
 
+const found = new WeakMap<Thing, Map<string, string | null>>();
+
 /** Why a thing may not lie where these children are; null where it may. */
 export function unsafeBecause(thing: Thing, care: Care): string | null {
+  const known = found.get(thing) ?? new Map<string, string | null>();
+  found.set(thing, known);
+  const key = `${care.noSmallParts}/${(care.allergies ?? []).join('/')}`;
+  let because = known.get(key);
+  if (because === undefined) {
+    because = reasonAgainst(thing, care);
+    known.set(key, because);
+  }
+  return because;
+}
+
+function reasonAgainst(thing: Thing, care: Care): string | null {
   const never = NEVER.find((hazard) => thing.hazards.includes(hazard));
   if (never && thing.use !== 'scale') {
     return never === 'magnet' ? 'has a magnet' : 'runs on a button cell';

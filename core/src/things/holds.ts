@@ -28,7 +28,7 @@ export type Holds =
   | { readonly kind: 'unsaid'; readonly maybe: readonly string[]; readonly anything: boolean };
 
 /** Printed things are what they are called after in name only: a dough mat is paper. */
-const PRINTED: readonly Use[] = [
+export const PRINTED: readonly Use[] = [
   ...(['paper', 'sheet', 'card', 'floor-card', 'mat', 'board', 'frame'] as const),
   ...(['track', 'chart', 'book', 'sticker', 'tile', 'coin', 'letter'] as const),
 ];

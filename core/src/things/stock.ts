@@ -1,24 +1,55 @@
 import { evaluate } from '../activities/quantity.js';
-import type { Activity, Need, Thing } from '../vocabulary/index.js';
+import type { Activity, Need, Thing, Use } from '../vocabulary/index.js';
 import { type Care, LARGE_USES, isSafe } from './care.js';
-import { needKeptFrom } from './holds.js';
+import { PRINTED, needKeptFrom } from './holds.js';
 import { standInsFor, usable } from './needs.js';
 
 /** More than any activity asks for: nobody counts what is not on the list. */
 const PLENTY = 1000;
+
+/** In every house, listed or not (common practice, no source). */
+const ORDINARY: readonly Use[] = ['paper', 'pen'];
+
+/** The same for every activity that needs it, in whatever number. */
+export const needKey = ({ use, words, colors }: Pick<Need, 'use' | 'words' | 'colors'>): string =>
+  [use, words, colors].join('/');
+
+/**
+ * Says what may be supposed to be in the house although the cupboard does not list it: ordinary things,
+ * what can be printed for the activity, what was ticked as lying ready; and everything, as long as
+ * nothing is listed at all.
+ * @param had what was ticked, by `needKey`
+ */
+export const isInTheHouse =
+  (
+    { sheets }: Pick<Activity, 'sheets'>,
+    cupboard: readonly Thing[],
+    had: ReadonlySet<string>,
+  ): ((need: Need) => boolean) =>
+  (need) =>
+    cupboard.length === 0 ||
+    ORDINARY.includes(need.use) ||
+    (sheets.length > 0 && PRINTED.includes(need.use)) ||
+    had.has(needKey(need));
 
 /**
  * How many things serve a need here: the best that is safe, or what could stand in for it. What the
  * cupboard does not list at all may well be in the house and counts as enough; where small parts must
  * stay away, only if it is large by nature, and never where it holds what somebody must not meet.
  */
-export function stockFor(need: Need, cupboard: readonly Thing[], care: Care): number {
+export function stockFor(
+  need: Need,
+  cupboard: readonly Thing[],
+  care: Care,
+  suppose: (need: Need) => boolean = () => true,
+): number {
   const fitting = cupboard.filter((thing) => usable(thing, need) > 0);
   const safe = fitting.filter((thing) => isSafe(thing, care)).map((thing) => usable(thing, need));
   const others = standInsFor(need, PLENTY, cupboard, care).map((one) => one.has);
   const isUnlisted = fitting.length === 0;
   const isKept = (care.allergies ?? []).some((one) => needKeptFrom(need, one) !== null);
-  if (isUnlisted && !isKept && (!care.noSmallParts || LARGE_USES.includes(need.use))) {
+  const isLarge = !care.noSmallParts || LARGE_USES.includes(need.use);
+  if (isUnlisted && !isKept && isLarge && suppose(need)) {
     return Infinity;
   }
   return Math.max(0, ...safe, ...others);
@@ -31,25 +62,56 @@ export function stockFor(need: Need, cupboard: readonly Thing[], care: Care): nu
  * @param most the largest group that the activity takes
  */
 export function groupLimit(
-  { needs }: Pick<Activity, 'needs'>,
+  activity: Pick<Activity, 'needs'>,
   tops: readonly number[],
   most: number,
   cupboard: readonly Thing[],
   care: Care,
 ): number {
-  const widest = [...tops].sort((a, b) => b - a);
-  // Of what is used up the week counts how much; here it is asked whether any of it is safe.
-  const stock = needs.map((need) =>
-    need.consumable
-      ? stockFor(need, cupboard, { ...care, noSmallParts: false }) > 0
-        ? Infinity
-        : 0
-      : stockFor(need, cupboard, care),
+  const widest = [...tops].sort((a, b) => b - a).slice(0, most);
+  return groupWithin(activity, widest, stocksFor(activity, cupboard, care));
+}
+
+/** The same for groups in which all have one range, range by range. */
+export function groupLimits(
+  activity: Pick<Activity, 'needs'>,
+  ranges: readonly number[],
+  most: number,
+  cupboard: readonly Thing[],
+  care: Care,
+  suppose: (need: Need) => boolean,
+): number[] {
+  const stocks = stocksFor(activity, cupboard, care, suppose);
+  return ranges.map((top) =>
+    groupWithin(
+      activity,
+      Array.from({ length: most }, () => top),
+      stocks,
+    ),
   );
+}
+
+/** Of what is used up the week counts how much; here it is asked whether any of it is safe. */
+const stocksFor = (
+  { needs }: Pick<Activity, 'needs'>,
+  cupboard: readonly Thing[],
+  care: Care,
+  suppose?: (need: Need) => boolean,
+): number[] =>
+  needs.map((need) => {
+    if (!need.consumable) return stockFor(need, cupboard, care, suppose);
+    return stockFor(need, cupboard, { ...care, noSmallParts: false }, suppose) > 0 ? Infinity : 0;
+  });
+
+function groupWithin(
+  { needs }: Pick<Activity, 'needs'>,
+  tops: readonly number[],
+  stocks: readonly number[],
+): number {
   let group = 0;
-  while (group < Math.min(most, widest.length)) {
-    const sizes = { tops: widest.slice(0, group + 1) };
-    if (needs.some((need, i) => evaluate(need.must, sizes) > (stock[i] as number))) break;
+  while (group < tops.length) {
+    const sizes = { tops: tops.slice(0, group + 1) };
+    if (needs.some((need, i) => evaluate(need.must, sizes) > (stocks[i] as number))) break;
     group++;
   }
   return group;

@@ -63,8 +63,21 @@ const isAllergen = (word: string): word is Allergen => Object.hasOwn(ALLERGENS, 
 /** An allergen as a person says it. */
 export const allergenName = (one: string): string => (isAllergen(one) ? ALLERGENS[one] : one);
 
+const wordsByText = new Map<string, readonly string[]>();
+const MOST_KNOWN = 4000;
+
 /** The words of a text, lower-case and in the singular: "Peanut butters" is peanut, butter. */
-export function plainWords(text: string): string[] {
+export function plainWords(text: string): readonly string[] {
+  let words = wordsByText.get(text);
+  if (words === undefined) {
+    if (wordsByText.size >= MOST_KNOWN) wordsByText.clear();
+    words = splitWords(text);
+    wordsByText.set(text, words);
+  }
+  return words;
+}
+
+function splitWords(text: string): string[] {
   return text
     .toLowerCase()
     .split(/[^\p{L}\p{N}]+/u)

@@ -65,11 +65,10 @@ export const Household = v.object({
   digitCue: oneOf(['movement', 'rhyme'] as const),
   preferredWay: oneOf(['any', 'led', 'presented', 'left-out'] as const),
   tablePerWeek: v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(7)),
-  /** Times at the table a day, for all children together, and the adult's minutes there. */
+  /** The adult's minutes a day for what is planned, setting up and clearing away included. */
+  minutesADay: v.optional(wholeUpTo(240)),
+  /** Times at the table a day, for all children together. */
   tablesADay: v.optional(wholeUpTo(8)),
-  tableMinutesADay: v.optional(wholeUpTo(120)),
-  /** Seconds that planning a week may take; 0 takes the first plan. */
-  planSeconds: v.optional(wholeUpTo(60)),
   /** What paper and ink of a printed page cost, in the household's money. */
   pageCost: v.optional(v.pipe(v.number('must be a number'), v.minValue(0), v.maxValue(100))),
   againstClock: flag,

@@ -20,6 +20,8 @@ export const ENTRY_STATES = ['planned', 'begun', 'done', 'left'] as const;
 export const Taker = v.object({
   childId: Id,
   top: Amount,
+  /** The skill for which the child is in focus, where the week was planned so. */
+  skillId: v.optional(Slug),
   /** Ranges the same child was given before in this sitting, first to last: easier and harder. */
   earlier: v.optional(list(Amount, 40)),
   /** How the child was at the end, where it was said. */
@@ -71,6 +73,8 @@ export const PlanEntry = v.object({
   state: oneOf(ENTRY_STATES),
   /** Stays where it is when the week is planned again. */
   pinned: v.optional(flag),
+  /** Left out for these children while the adult leads something beside it. */
+  invitation: v.optional(flag),
   version: Version,
 });
 

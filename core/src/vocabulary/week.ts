@@ -13,7 +13,19 @@ export const PlanWorth = v.object({
   bound: v.nullable(Figure),
   /** Entries that were pinned when it was made. */
   pinned: list(Id, 100),
+  /** Who was there, who had had a first look, and the sum of the versions of all materials. */
+  basis: v.optional(
+    v.object({
+      children: list(Id, 24),
+      looks: list(Id, 24),
+      things: v.pipe(v.number(), v.integer()),
+    }),
+  ),
 });
+
+/** How much of a week is planned, beside what is usual in the household. */
+export const FULLNESSES = ['lighter', 'usual', 'fuller'] as const;
+export type Fullness = (typeof FULLNESSES)[number];
 
 /** A week as its planner wants it, apart from its cards; begins on a Monday. */
 export const WeekSheet = v.object({
@@ -27,6 +39,7 @@ export const WeekSheet = v.object({
   banned: list(v.union([Slug, Id], 'must be the id of an activity'), 200),
   /** Places that are to stay empty: one card fewer of a band on a day. */
   empty: list(v.object({ day: Day, band: oneOf(BANDS) }), 60),
+  fullness: v.optional(oneOf(FULLNESSES)),
   worth: v.nullable(PlanWorth),
   version: Version,
 });

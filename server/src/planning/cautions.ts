@@ -13,7 +13,7 @@ export function refuseDanger(context: Context, entry: PlanEntry): void {
   if (entry.state !== 'planned' || !context.store.household.all()[0]) return;
   const week = weekOf(context, mondayOf(entry.day));
   const card = cardOf(week, entry);
-  const dangers = card ? dangersOf(week.problem, card) : [];
+  const dangers = card ? dangersOf(week.model, card) : [];
   const [first] = dangers;
   if (first === undefined) return;
   throw new Problem(

@@ -1,8 +1,18 @@
 import { randomUUID } from 'node:crypto';
-import { type PlanProgress, type PlannedWeek, entryChanges } from '@gumo/core/planning';
-import type { Day } from '@gumo/core/vocabulary';
+import {
+  type Card,
+  type PlannedWeek,
+  basisOf,
+  chosenCards,
+  entryChanges,
+  entryOf,
+  invitationEntry,
+  invitationsFor,
+} from '@gumo/core/planning';
+import type { Day, PlanEntry } from '@gumo/core/vocabulary';
 import { Problem } from '../problems.js';
 import type { Context } from '../routes/context.js';
+import type { PlanProgress } from './planner.js';
 
 /**
  * What a plan rests on, in short: where it is another one by now, the plan is not kept. What is noted
@@ -18,6 +28,14 @@ export const groundsOf = ({ facts }: PlannedWeek): string =>
     facts.entries.map((entry) => [entry.id, entry.version, entry.state]),
   ]);
 
+/** New cards of a plan as entries, with what is laid out beside them, in place of an id of their own. */
+export function entriesOf(week: PlannedWeek, cards: readonly Card[]): PlanEntry[] {
+  return [
+    ...chosenCards(week.model, cards).map((card) => entryOf(week, card, '')),
+    ...invitationsFor(week, cards).map((one) => invitationEntry(week, one, '')),
+  ];
+}
+
 /**
  * Keeps a plan, all of it or nothing.
  * @param before the week that it was made for
@@ -29,7 +47,7 @@ export function keepPlan(
   { store, changes }: Context,
   before: PlannedWeek,
   now: PlannedWeek,
-  { cards, value, bound }: PlanProgress,
+  { cards, worth, bound }: PlanProgress,
   only: Day | null = null,
 ): void {
   if (groundsOf(before) !== groundsOf(now)) {
@@ -38,7 +56,12 @@ export function keepPlan(
       'Something changed while the plan was made, so it was not kept: plan again.',
     );
   }
-  const { added, changed, removed } = entryChanges(before, cards, randomUUID, only);
+  const { added, changed, removed } = entryChanges(
+    before,
+    entriesOf(before, cards),
+    randomUUID,
+    only,
+  );
   const { sheet, entries } = before.facts;
   store.atomically(() => {
     removed.forEach((entry) => store.plan.remove(entry.id));
@@ -49,9 +72,10 @@ export function keepPlan(
       ...sheet,
       worth: {
         at: new Date().toISOString(),
-        value,
+        value: worth,
         bound,
         pinned: entries.filter((one) => one.pinned && one.state === 'planned').map((one) => one.id),
+        basis: basisOf(before.facts),
       },
     });
   });

@@ -1,16 +1,24 @@
 import { randomUUID } from 'node:crypto';
-import { GOOD_ENOUGH, type PlanProgress, gapOf } from '@gumo/core/planning';
+import type { Card } from '@gumo/core/planning';
 import { Problem } from '../problems.js';
-import { goLastInLine } from './last-in-line.js';
 import { makeThreads } from './threads.js';
-import type { Share, Work } from './worker.js';
+import type { News, Share, Work } from './worker.js';
 
-/** A plan in the making, in two threads: one looks for better plans, one for the proof. */
+/** How far a plan has come: the first one, better ones, and the best that was found. */
+export interface PlanProgress {
+  readonly stage: 'first' | 'better' | 'done';
+  /** All cards of the week, those that stood already among them. */
+  readonly cards: readonly Card[];
+  readonly worth: number;
+  /** No plan is worth more; null where that is not known yet. */
+  readonly bound: number | null;
+}
+
+/** A plan in the making, in two threads: one looks for better plans, one for what none can pass. */
 export interface Job {
   readonly id: string;
   /** The Monday, or the one day, that it is for. */
   readonly of: string;
-  readonly seconds: number;
   readonly startedAt: number;
   /** The best so far; null before the first plan. */
   readonly best: () => PlanProgress | null;
@@ -41,28 +49,8 @@ export interface Planner {
 }
 
 const HALVES = ['search', 'bound'] as const;
-/** News of the same stage are told no faster than this. */
+/** News of better plans are told no faster than this. */
 const TELL_EVERY_MS = 250;
-const STAGES = ['first', 'better', 'proof'] as const;
-
-/**
- * The better plan of what both threads found, and the lower bound; the stage never goes back.
- * Nothing is told of the bound alone, before there is a plan.
- */
-function together(
-  best: PlanProgress | null,
-  search: PlanProgress,
-  proof: PlanProgress | null,
-): PlanProgress {
-  const { cards, value } = proof && proof.value > search.value ? proof : search;
-  const stages = [best, search, proof].map((one) => STAGES.findIndex((is) => is === one?.stage));
-  return {
-    stage: STAGES[Math.max(0, ...stages)] ?? 'first',
-    cards,
-    value,
-    bound: proof?.bound ?? null,
-  };
-}
 
 export function makePlanner(): Planner {
   const threads = makeThreads(HALVES.length);
@@ -73,10 +61,9 @@ export function makePlanner(): Planner {
       throw new Problem(409, 'A plan is being made already: wait for it, or stop it first.');
     }
     const stops: (() => void)[] = [];
-    const backInLine = goLastInLine();
-    const begun = performance.now();
     const listeners = new Set<(news: JobNews) => void>();
     let best: PlanProgress | null = null;
+    let bound: number | null = null;
     let isOver = false;
     let toldAt = -Infinity;
     let later: NodeJS.Timeout | undefined;
@@ -86,7 +73,6 @@ export function makePlanner(): Planner {
       isOver = true;
       current = null;
       clearTimeout(later);
-      backInLine();
       for (const stop of stops) stop();
       tell(news);
       listeners.clear();
@@ -94,7 +80,6 @@ export function makePlanner(): Planner {
     const job: Job = {
       id: randomUUID(),
       of,
-      seconds: work.seconds,
       startedAt: Date.now(),
       best: () => best,
       listen(listener) {
@@ -109,44 +94,32 @@ export function makePlanner(): Planner {
       cancel: () => end({ what: 'ended', why: 'cancelled' }),
     };
     let running: number = HALVES.length;
-    const heard: Partial<Record<Share['half'], PlanProgress>> = {};
     const tellBest = (): void => {
       clearTimeout(later);
       toldAt = performance.now();
       if (best) tell({ what: 'progress', progress: best });
     };
-    const hear = (): void => {
-      if (!heard.search) return;
-      const stage = best?.stage;
-      best = together(best, heard.search, heard.bound ?? null);
-      const gap = gapOf(best.value, best.bound);
-      if (running === 0 || (gap !== null && gap <= GOOD_ENOUGH)) {
+    const hear = (news: News): void => {
+      if (isOver) return;
+      if (news.done) running--;
+      if (news.what === 'bound') bound = Number.isFinite(news.bound) ? news.bound : null;
+      else best = { ...news.plan, stage: best ? 'better' : 'first', bound };
+      if (!best) return;
+      best = { ...best, bound };
+      if (running === 0) {
         best = { ...best, stage: 'done' };
         end({ what: 'done', progress: best });
         return;
       }
       clearTimeout(later);
       const wait = toldAt + TELL_EVERY_MS - performance.now();
-      if (best.stage !== stage || wait <= 0) tellBest();
+      if (best.stage === 'first' || wait <= 0) tellBest();
       else later = setTimeout(tellBest, wait);
     };
-    const start = (half: Share['half']): void => {
-      const seconds = Math.max(0, work.seconds - (performance.now() - begun) / 1000);
-      const share: Share = { ...work, seconds, half };
-      const stop = threads.run(share, {
-        hear(news) {
-          if (isOver) return;
-          // The first plan is there sooner where nothing else runs beside it.
-          if (!heard[half] && half === 'search') start('bound');
-          heard[half] = news;
-          if (news.stage === 'done') running--;
-          hear();
-        },
-        fail: () => end({ what: 'ended', why: 'failed' }),
-      });
-      stops.push(stop);
-    };
-    start('search');
+    for (const half of HALVES) {
+      const share: Share = { ...work, half };
+      stops.push(threads.run(share, { hear, fail: () => end({ what: 'ended', why: 'failed' }) }));
+    }
     current = job;
     return job;
   }

@@ -1,12 +1,11 @@
 import { readFile } from 'node:fs/promises';
 import { Worker } from 'node:worker_threads';
-import type { PlanProgress } from '@gumo/core/planning';
-import type { Share } from './worker.js';
+import type { News, Share } from './worker.js';
 
 /** What is told of a share while a thread works on it. */
 export interface Listener {
   /** Its last news say that it is done. */
-  hear(news: PlanProgress): void;
+  hear(news: News): void;
   /** It broke off. */
   fail(): void;
 }
@@ -50,9 +49,9 @@ export function makeThreads(many: number): Threads {
   const make = (): Worker => {
     const worker = new Worker(FILE);
     all.add(worker);
-    worker.on('message', (news: PlanProgress) => {
+    worker.on('message', (news: News) => {
       const listener = working.get(worker);
-      if (news.stage === 'done') rest(worker);
+      if (news.done) rest(worker);
       listener?.hear(news);
     });
     // What follows is its exit.

@@ -1,23 +1,19 @@
-import {
-  PLAN_SECONDS,
-  type PlannedWeek,
-  type PlanProgress,
-  checkWeek,
-  entryOf,
-} from '@gumo/core/planning';
+import { type PlannedWeek, STEPS, checkWeek, nearnessWords } from '@gumo/core/planning';
 import type { ClockTime, Day, PlanEntry } from '@gumo/core/vocabulary';
 import { Problem } from '../problems.js';
 import type { Context } from '../routes/context.js';
 import { weekOf } from '../week.js';
-import { keepPlan } from './keep.js';
-import type { Job } from './planner.js';
+import { entriesOf, keepPlan } from './keep.js';
+import type { Job, PlanProgress } from './planner.js';
 
 /** What a screen that follows a plan is told. */
 export interface PlanNews {
   readonly state: 'running' | 'kept' | 'cancelled' | 'refused' | 'failed';
   readonly stage: PlanProgress['stage'];
-  readonly value: number;
+  readonly worth: number;
   readonly bound: number | null;
+  /** How near it is to the best, in a sentence; empty before that is known. */
+  readonly nearness: string;
   /** The new cards, to be shown while nothing is kept yet. */
   readonly entries: readonly PlanEntry[];
   /** Why it was not kept; empty otherwise. */
@@ -27,7 +23,7 @@ export interface PlanNews {
 /** Plans of weeks: made in a thread of their own, kept when they are done. */
 export interface WeekPlans {
   /** Begins to plan a week. @throws Problem 409, 422 with what stands in the way */
-  begin(from: Day, now: ClockTime | null, seconds?: number): Job;
+  begin(from: Day, now: ClockTime | null, steps?: number): Job;
   /** News of a plan, from the last on. Returns how to stop listening, or null for an unknown one. */
   follow(id: string, listener: (news: PlanNews) => void): (() => void) | null;
 }
@@ -48,14 +44,10 @@ export function weekPlansIn(context: Context): WeekPlans {
   };
 
   return {
-    begin(from, now, seconds) {
+    begin(from, now, steps = STEPS) {
       const week = weekOf(context, from, now);
       refuse(week);
-      const allowed = week.facts.household.planSeconds ?? PLAN_SECONDS;
-      const job = context.planner.begin(from, {
-        problem: week.problem,
-        seconds: Math.min(allowed, seconds ?? allowed),
-      });
+      const job = context.planner.begin(from, { model: week.model, steps });
       const newsOf = (
         state: PlanNews['state'],
         progress: PlanProgress,
@@ -64,11 +56,12 @@ export function weekPlansIn(context: Context): WeekPlans {
         state,
         message,
         stage: progress.stage,
-        value: progress.value,
+        worth: progress.worth,
         bound: progress.bound,
-        entries: progress.cards.map((card, i) => entryOf(week, card, `new-${i}`)),
+        nearness: nearnessWords(progress.worth, progress.bound),
+        entries: entriesOf(week, progress.cards).map((entry, i) => ({ ...entry, id: `new-${i}` })),
       });
-      const nothing: PlanProgress = { stage: 'first', cards: [], value: 0, bound: null };
+      const nothing: PlanProgress = { stage: 'first', cards: [], worth: 0, bound: null };
       tell(job.id, newsOf('running', nothing));
       job.listen((news) => {
         if (news.what === 'progress') tell(job.id, newsOf('running', news.progress));

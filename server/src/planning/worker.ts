@@ -1,23 +1,29 @@
 import { constants, setPriority } from 'node:os';
 import { parentPort } from 'node:worker_threads';
 import {
-  type PlanProgress,
-  type WeekProblem,
-  boundWeek,
-  searchWeek,
+  type Plan,
+  type WeekModel,
+  boundOf,
+  greedyPlan,
+  improvePlan,
 } from '@gumo/core/planning/threads';
-import { highsEngine } from './highs.js';
+import { highsSolver } from './highs.js';
 
-/** What is to be planned. */
+/** What is to be planned, and how many steps the search takes: the same plan on every machine. */
 export interface Work {
-  readonly problem: WeekProblem;
-  readonly seconds: number;
+  readonly model: WeekModel;
+  readonly steps: number;
 }
 
-/** What one of the two threads is given: to look for better plans, or for the proof. */
+/** What one of the two threads is given: to look for better plans, or for what no plan can pass. */
 export interface Share extends Work {
   readonly half: 'search' | 'bound';
 }
+
+/** What a thread tells of its share; its last news say that it is done. */
+export type News =
+  | { readonly what: 'plan'; readonly plan: Plan; readonly done: boolean }
+  | { readonly what: 'bound'; readonly bound: number; readonly done: true };
 
 // On Linux this is for the thread alone: whoever waits for a page or an answer goes first.
 if (process.platform === 'linux') setPriority(constants.priority.PRIORITY_LOW);
@@ -28,30 +34,25 @@ export interface Task {
   readonly stop: Int32Array;
 }
 
-const engine = highsEngine();
-/** In seconds, later than any plan ends: what the clock of a share shows once it is stopped. */
-const OVER = 1e9;
+/** Far longer than any week takes. */
+const BOUND_SECONDS = 60;
+const solver = highsSolver();
 
-async function plan({ share: { problem, seconds, half }, stop }: Task): Promise<void> {
-  const clock = (): number => performance.now() / 1000;
-  const now = (): number => (Atomics.load(stop, 0) === 0 ? clock() : OVER);
-  const end = clock() + seconds;
-  const left = (): number => Math.max(0, end - now());
-  const tell = (progress: PlanProgress): void => parentPort?.postMessage(progress);
-  if (half === 'search') {
-    searchWeek(problem, { seconds: left(), now, tell });
+async function work({ share: { model, steps, half }, stop }: Task): Promise<void> {
+  const tell = (news: News): void => parentPort?.postMessage(news);
+  if (half === 'bound') {
+    const bound = boundOf(model, await solver, BOUND_SECONDS);
+    tell({ what: 'bound', bound, done: true });
     return;
   }
-  const ready = await engine;
-  boundWeek(problem, ready, {
-    seconds: left(),
-    // The proof begins with nothing: the other thread makes a first plan.
-    first: [],
-    now,
-    tell: (progress) => {
-      if (progress.stage !== 'first') tell(progress);
-    },
+  const first = greedyPlan(model);
+  tell({ what: 'plan', plan: first, done: false });
+  const plan = improvePlan(model, first, {
+    steps,
+    tell: (better) => tell({ what: 'plan', plan: better, done: false }),
+    stop: () => Atomics.load(stop, 0) !== 0,
   });
+  tell({ what: 'plan', plan, done: true });
 }
 
-parentPort?.on('message', (task: Task) => void plan(task));
+parentPort?.on('message', (task: Task) => void work(task));

@@ -2,10 +2,11 @@ import {
   type Card,
   cardOf,
   checkWeek,
+  chosenCards,
   entryOf,
   forDay,
+  inFiveMinutes,
   momentAt,
-  rightNow,
   shortReason,
   termsOn,
 } from '@gumo/core/planning';
@@ -29,8 +30,8 @@ const Minutes = v.pipe(
   v.maxValue(60, 'must be at most 60'),
 );
 const Now = v.object({ now: ClockTime, minutes: v.optional(Minutes) });
-/** A day is small: this is long enough to prove it, and short enough to wait for. */
-const DAY_SECONDS = 2;
+/** Steps of the search for one day, which is small. */
+const DAY_STEPS = 150;
 const FIVE = 5;
 /** How far back what was left undone is brought up again. */
 const LEFT_DAYS = 7;
@@ -47,9 +48,11 @@ export function todayRoutes(context: Context): Router {
     const build = () => forDay(weekOf(context, mondayOf(day), now), day);
     const week = build();
     refuse(week, day);
-    const found = await planner.run(day, { problem: week.problem, seconds: DAY_SECONDS });
+    const found = await planner.run(day, { model: week.model, steps: DAY_STEPS });
     keepPlan(context, week, build(), found, day);
-    response.json({ cards: found.cards.length, notes: checkWeek(week, day).notes });
+    const d = week.model.days.findIndex((one) => one.day === day);
+    const cards = chosenCards(week.model, found.cards).filter((card) => card.day === d);
+    response.json({ cards: cards.length, notes: checkWeek(week, day).notes });
   });
 
   /** Three things for the next few minutes, with those who are here. */
@@ -57,15 +60,15 @@ export function todayRoutes(context: Context): Router {
     const day = checked(Day, param(request, 'day'));
     const { now, minutes = FIVE } = checked(Now, request.query);
     const week = weekOf(context, mondayOf(day), now);
-    const d = week.problem.days.findIndex((one) => one.day === day);
-    const moment = week.problem.moments[momentAt(week.problem.moments, now)];
+    const d = week.model.days.findIndex((one) => one.day === day);
+    const moment = week.model.moments[momentAt(week.model.moments, now)];
     const cardsIn = (states: readonly PlanEntry['state'][]): Card[] =>
       week.facts.entries
         .filter((one) => states.includes(one.state) && one.day <= day)
         .flatMap((one) => cardOf(week, one) ?? []);
     const given = cardsIn(['begun', 'done']);
     const planned = cardsIn(['planned']).filter((card) => card.day === d);
-    const found = rightNow(week.problem, given, planned, { day: d, now, minutes });
+    const found = inFiveMinutes(week.model, given, planned, { day: d, now, minutes });
     response.json({
       moment: moment ? { id: moment.id, name: moment.name } : null,
       offers: found.map((offer, i) => ({
@@ -97,10 +100,10 @@ export function todayRoutes(context: Context): Router {
     if (!entry) throw notFound('plan entry');
     const week = weekOf(context, mondayOf(day), checked(Again, request.body).now ?? null);
     const card = cardOf(week, { ...entry, day });
-    const [fit] = card ? termsOn(week.problem, card.activity, card.day).moments : [];
-    const [any] = week.problem.activities[card?.activity ?? -1]?.moments ?? [];
+    const [fit] = card ? termsOn(week.model, card.activity, card.day).moments : [];
+    const [any] = week.model.activities[card?.activity ?? -1]?.moments ?? [];
     const moment = fit ?? any;
-    const momentId = week.problem.moments[moment ?? -1]?.id ?? entry.momentId;
+    const momentId = week.model.moments[moment ?? -1]?.id ?? entry.momentId;
     const next: PlanEntry = { ...entry, day, momentId, state: 'planned', pinned: true };
     refuseDanger(context, next);
     response.json(store.plan.replace(next));

@@ -2,19 +2,21 @@ import { randomUUID } from 'node:crypto';
 import {
   type Card,
   type PlannedWeek,
-  brokenBy,
+  STEPS,
+  alternativesTo,
   cardOf,
+  changedWords,
   checkWeek,
   coverageOf,
   entryOf,
-  momentsForDay,
-  othersFor,
-  roomLeft,
+  meanwhileWords,
+  momentFor,
+  openingsIn,
+  reasonFor,
   shareWords,
-  termsOn,
-  valueOf,
+  unservedIn,
+  violationsOf,
   weekWords,
-  whyCard,
 } from '@gumo/core/planning';
 import {
   ClockTime,
@@ -41,7 +43,15 @@ const Monday = WeekSheet.entries.from;
 const At = v.object({ now: v.optional(ClockTime) });
 const Begin = v.object({
   now: v.optional(ClockTime),
-  seconds: v.optional(v.pipe(v.number('must be a number'), v.minValue(0), v.maxValue(60))),
+  /** Steps of the search; fewer are sooner done and not quite as good. */
+  steps: v.optional(
+    v.pipe(
+      v.number('must be a number'),
+      v.integer('must be a whole number'),
+      v.minValue(0, 'must be 0 or more'),
+      v.maxValue(10 * STEPS, `must be at most ${10 * STEPS}`),
+    ),
+  ),
 });
 const Move = v.object({ version: Version, day: Day });
 const Swap = v.object({
@@ -77,9 +87,9 @@ export function weeksRoutes(context: Context, plans: WeekPlans): Router {
   });
 
   router.post('/:from/plan', (request, response) => {
-    const { now = null, seconds } = checked(Begin, request.body);
-    const job = plans.begin(fromOf(request), now, seconds);
-    response.status(202).json({ id: job.id, of: job.of, seconds: job.seconds });
+    const { now = null, steps } = checked(Begin, request.body);
+    const job = plans.begin(fromOf(request), now, steps);
+    response.status(202).json({ id: job.id, of: job.of });
   });
 
   /** Last week's cards once more, where they may stand and nothing else does. */
@@ -88,7 +98,7 @@ export function weeksRoutes(context: Context, plans: WeekPlans): Router {
     const before = Array.from({ length: DAYS }, (_, i) =>
       store.plan.ofDay(addDays(from, i - DAYS)),
     );
-    const copied = before.flat().filter((entry) => entry.state !== 'left');
+    const copied = before.flat().filter((entry) => entry.state !== 'left' && !entry.invitation);
     if (copied.length === 0) throw new Problem(422, 'Last week has no cards to copy.');
     const left: string[] = [];
     let count = 0;
@@ -107,7 +117,7 @@ export function weeksRoutes(context: Context, plans: WeekPlans): Router {
         const away = store.days.find(fresh.day).away;
         const takers = fresh.takers.filter((taker) => !away.includes(taker.childId));
         const card = takers.length > 0 ? cardOf(week, { ...fresh, takers }) : null;
-        const broken = card ? brokenBy(week.problem, card, standing) : [];
+        const broken = card ? violationsOf(week.model, card, standing) : [];
         if (!card || broken.length > 0) {
           const why = broken[0]?.sentence ?? 'Nobody who would take part is here, or it is gone.';
           if (!left.includes(why)) left.push(why);
@@ -128,15 +138,17 @@ export function weeksRoutes(context: Context, plans: WeekPlans): Router {
     const found = cardIn(week, param(request, 'id'));
     const { entry, others } = found;
     const card = presentCard(week, entry) ?? found.card;
+    const isInvitation = entry.invitation === true;
     response.json({
-      ...whyCard(week, card, others),
-      others: othersFor(week.problem, card, others).map((other) => ({
-        activityId: week.problem.activities[other.activity]?.id,
-        title: week.problem.activities[other.activity]?.title,
-        childIds: other.takers.map((c) => week.problem.children[c]?.id),
+      ...(isInvitation ? { children: [], instead: '', also: [] } : reasonFor(week, card, others)),
+      meanwhile: meanwhileWords(week, entry),
+      others: (isInvitation ? [] : alternativesTo(week.model, card, others)).map((other) => ({
+        activityId: week.model.activities[other.activity]?.id,
+        title: week.model.activities[other.activity]?.title,
+        childIds: other.focus.map(({ child }) => week.model.children[child]?.id),
         words: shareWords(other.share),
       })),
-      broken: brokenBy(week.problem, card, others).map((one) => one.sentence),
+      broken: isInvitation ? [] : violationsOf(week.model, card, others).map((one) => one.sentence),
       needs: needsFor(store, [entry], () => week.facts.children.map((one) => one.child)).map(
         needWords,
       ),
@@ -148,13 +160,17 @@ export function weeksRoutes(context: Context, plans: WeekPlans): Router {
     const { version, activityId } = checked(Swap, request.body);
     const week = weekOf(context, fromOf(request));
     const { entry, card, others } = cardIn(week, param(request, 'id'), version);
-    const offers = othersFor(week.problem, card, others, activityId === undefined ? 1 : Infinity);
+    const offers = alternativesTo(
+      week.model,
+      card,
+      others,
+      activityId === undefined ? 1 : Infinity,
+    );
     const offer = offers.find(
-      (one) => activityId === undefined || week.problem.activities[one.activity]?.id === activityId,
+      (one) => activityId === undefined || week.model.activities[one.activity]?.id === activityId,
     );
     if (!offer) throw new Problem(422, 'Nothing else fits in this place now.');
-    const moment = momentFor(week, others, { ...card, ...offer });
-    const next = entryOf(week, { ...offer, moment: moment ?? card.moment }, randomUUID());
+    const next = entryOf(week, offer, randomUUID());
     store.atomically(() => {
       store.plan.remove(entry.id);
       store.plan.add(next);
@@ -179,10 +195,11 @@ export function weeksRoutes(context: Context, plans: WeekPlans): Router {
     const { version } = checked(v.object({ version: Version }), request.body);
     const week = weekOf(context, fromOf(request));
     const { entry, card } = cardIn(week, param(request, 'id'), version);
-    const band = week.problem.activities[card.activity]?.band ?? 'woven';
+    const band = week.model.activities[card.activity]?.band ?? 'woven';
     const { sheet } = week.facts;
     store.atomically(() => {
       store.plan.remove(entry.id);
+      if (entry.invitation) return;
       store.weeks.put({ ...sheet, empty: [...sheet.empty, { day: entry.day, band }] });
     });
     response.status(204).end();
@@ -214,13 +231,13 @@ export function weeksRoutes(context: Context, plans: WeekPlans): Router {
     const { version, day } = checked(Move, request.body);
     const week = weekOf(context, fromOf(request));
     const { entry, card, others } = cardIn(week, param(request, 'id'), version);
-    const d = week.problem.days.findIndex((one) => one.day === day);
+    const d = week.model.days.findIndex((one) => one.day === day);
     if (d < 0) throw wrongField('day', 'is not in this week');
-    const here = week.problem.days[d]?.here ?? [];
-    const takers = card.takers.filter((c) => here.includes(c));
-    const moved: Card = { ...card, day: d, takers };
-    const moment = momentFor(week, others, moved) ?? card.moment;
-    const broken = brokenBy(week.problem, { ...moved, moment }, others);
+    const here = week.model.days[d]?.here ?? [];
+    const focus = card.focus.filter(({ child }) => here.includes(child));
+    const moved: Card = { ...card, day: d, focus };
+    const moment = momentFor(week.model, others, moved) ?? card.moment;
+    const broken = violationsOf(week.model, { ...moved, moment }, others);
     const cautions = broken.filter((one) => one.level === 'caution');
     if (cautions.length > 0) {
       throw new Problem(
@@ -229,15 +246,15 @@ export function weeksRoutes(context: Context, plans: WeekPlans): Router {
         cautions.map((one) => ({ field: 'day', message: one.sentence })),
       );
     }
-    const kept = new Set(takers.map((c) => week.problem.children[c]?.id));
+    const kept = new Set(focus.map(({ child }) => week.model.children[child]?.id));
     const next = store.plan.replace({
       ...entry,
       day,
-      momentId: week.problem.moments[moment]?.id ?? entry.momentId,
+      momentId: week.model.moments[moment]?.id ?? entry.momentId,
       takers: entry.takers.filter((taker) => kept.has(taker.childId)),
       pinned: true,
     });
-    const gone = card.takers.length - takers.length;
+    const gone = card.focus.length - focus.length;
     response.json({
       entry: next,
       notes: [
@@ -262,7 +279,7 @@ const needWords = ({ count, words, thing, short }: NeedLine): string => {
 /** All cards of a week, in the order of its entries; what was left undone is not among them. */
 export function cardsOf(week: PlannedWeek, but?: string): Card[] {
   return week.facts.entries.flatMap((entry) => {
-    if (entry.state === 'left' || entry.id === but) return [];
+    if (entry.state === 'left' || entry.invitation || entry.id === but) return [];
     const isOver = entry.state === 'planned' && entry.day < week.facts.today;
     return isOver ? [] : (presentCard(week, entry) ?? []);
   });
@@ -272,9 +289,9 @@ export function cardsOf(week: PlannedWeek, but?: string): Card[] {
 function presentCard(week: PlannedWeek, entry: PlanEntry): Card | null {
   const card = cardOf(week, entry);
   if (!card || entry.state !== 'planned') return card;
-  const here = week.problem.days[card.day]?.here ?? [];
-  const takers = card.takers.filter((c) => here.includes(c));
-  return takers.length > 0 ? { ...card, takers } : null;
+  const here = week.model.days[card.day]?.here ?? [];
+  const focus = card.focus.filter(({ child }) => here.includes(child));
+  return focus.length > 0 ? { ...card, focus } : null;
 }
 
 function cardIn(
@@ -292,30 +309,20 @@ function cardIn(
   return { entry, card, others: cardsOf(week, id) };
 }
 
-/** The best moment for a card on its day beside the others; null where none is free. */
-function momentFor(week: PlannedWeek, others: readonly Card[], card: Card): number | null {
-  const problem = { ...week.problem, fixed: others };
-  const found = momentsForDay(problem, roomLeft(problem), card.day, [card.activity]);
-  if (found) return found[0] ?? null;
-  // All are full: rather one too full than one in which a caution stands against it.
-  return termsOn(week.problem, card.activity, card.day).moments[0] ?? null;
-}
-
 function boardOf({ planner, store }: Context, week: PlannedWeek) {
-  const { problem, facts } = week;
+  const { model, facts } = week;
   const cards = cardsOf(week);
-  const value = valueOf(problem, cards);
   const job = planner.current();
   return {
     sheet: facts.sheet,
-    days: problem.days.map(({ day, open, here }) => ({
+    days: model.days.map(({ day, open, here }) => ({
       day,
       open,
       closed: facts.sheet.closed.includes(day),
       closure: closureOn(facts.household, day)?.name ?? null,
       usual: facts.household.openDays.includes(weekdayNumber(day)),
       past: day < facts.today,
-      here: here.map((c) => problem.children[c]?.id ?? ''),
+      here: here.map((c) => model.children[c]?.id ?? ''),
       away: store.days.find(day).away,
     })),
     entries: facts.entries,
@@ -330,9 +337,12 @@ function boardOf({ planner, store }: Context, week: PlannedWeek) {
           return [entry.id, cautionsFor(store, entry, here)];
         }),
     ),
-    coverage: coverageOf(problem, cards),
+    coverage: coverageOf(model, cards),
+    unserved: unservedIn(model),
+    openings: openingsIn(model),
+    changed: changedWords(facts),
     ...checkWeek(week),
-    words: weekWords(week, cards, value),
-    job: job && { id: job.id, of: job.of, seconds: job.seconds },
+    words: weekWords(week, cards),
+    job: job && { id: job.id, of: job.of },
   };
 }

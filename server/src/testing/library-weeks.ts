@@ -2,10 +2,10 @@ import { readFileSync } from 'node:fs';
 import { LIBRARY } from '@gumo/core/activities';
 import { type Fact, foldAll } from '@gumo/core/evidence';
 import { type Random, seeded } from '@gumo/core/numbers';
-import { PACE_STEPS, type WeekProblem, weekProblem } from '@gumo/core/planning';
+import { PACE_STEPS, type PlannedWeek, weekModel } from '@gumo/core/planning';
 import { SKILLS, STRANDS } from '@gumo/core/skills';
+import { needKey } from '@gumo/core/things';
 import {
-  type Activity,
   type Child,
   type Household,
   type OwnWord,
@@ -13,14 +13,17 @@ import {
   addDays,
   newWeek,
 } from '@gumo/core/vocabulary';
-import type { Attendance } from './weeks.js';
 import { DEMO, aChild, aTry } from './world.js';
+
+/** Everybody every day; a third of them not at the end of the week; each on a day of four not. */
+export const ATTENDANCE = ['all', 'simple', 'irregular'] as const;
 
 export interface LibraryWeekWishes {
   readonly seed: number;
   readonly children: number;
-  readonly activities: number;
-  readonly attendance: Attendance;
+  readonly attendance: (typeof ATTENDANCE)[number];
+  /** What the house has: the demo's cupboard, everything that is ever needed, or ten things of it. */
+  readonly things?: 'demo' | 'everything' | 'ten';
 }
 
 const MONDAY = '2026-03-16';
@@ -38,18 +41,18 @@ const FROM_AGE: Partial<Record<(typeof STRANDS)[number], number>> = {
 /** Weeks of tries that a child brings along. */
 const WEEKS = 8;
 const CHILDREN_OF_THE_CUPBOARD = 6;
+const TEN = 10;
 
 /**
  * A week as a household would have it: invented children somewhere on the map with some weeks of
- * tries, the built-in activities, and the demo's cupboard. More activities than are built in are
- * the household's own, made from those by asking for other skills of the same strand.
+ * tries, the built-in activities, and the demo's cupboard.
  */
 export function libraryWeek({
   seed,
   children: count,
-  activities: many,
   attendance,
-}: LibraryWeekWishes): WeekProblem {
+  things: has = 'demo',
+}: LibraryWeekWishes): PlannedWeek {
   const random = seeded(seed * 7919);
   const { household, things } = JSON.parse(readFileSync(DEMO, 'utf8')) as {
     household: Household;
@@ -66,10 +69,12 @@ export function libraryWeek({
     }),
   );
   const more = Math.max(1, count / CHILDREN_OF_THE_CUPBOARD);
-  const activities = activitiesFor(random, many);
-  return weekProblem({
+  const had = LIBRARY.flatMap(({ needs }) => needs.map(needKey));
+  const cupboard = things.map((thing) => ({ ...thing, count: Math.round(thing.count * more) }));
+  return weekModel({
     household,
-    things: things.map((thing) => ({ ...thing, count: Math.round(thing.count * more) })),
+    things: has === 'ten' ? cupboard.slice(0, TEN) : cupboard,
+    had: new Set(has === 'everything' ? had : []),
     sheet: newWeek(MONDAY),
     today: TODAY,
     now: null,
@@ -82,8 +87,9 @@ export function libraryWeek({
         restOn: null,
         earlier: random() < 0.2,
       },
+      since: addDays(TODAY, -7 * WEEKS),
     })),
-    activities,
+    activities: LIBRARY,
     away: new Map(
       days.map((day, d) => [
         day,
@@ -91,10 +97,11 @@ export function libraryWeek({
       ]),
     ),
     entries: [],
-    lately: activities
-      .filter(() => random() < 0.25)
-      .map(({ id }) => ({ activityId: id, day: addDays(MONDAY, -1 - Math.floor(random() * 12)) })),
-  }).problem;
+    lately: LIBRARY.filter(() => random() < 0.25).map(({ id }) => ({
+      activityId: id,
+      day: addDays(MONDAY, -1 - Math.floor(random() * 12)),
+    })),
+  });
 }
 
 const pick = <T>(random: Random, list: readonly T[]): T =>
@@ -161,29 +168,3 @@ function childAt(random: Random, c: number, age: number): { child: Child; facts:
   }
   return { child, facts };
 }
-
-/** The built-in activities without some of them, or with more of the household's own. */
-function activitiesFor(random: Random, many: number): Activity[] {
-  const activities: Activity[] = [...LIBRARY];
-  while (activities.length > many) activities.splice(Math.floor(random() * activities.length), 1);
-  for (let n = 0; activities.length < many; n++) {
-    const like = pick(random, LIBRARY);
-    const [shortest, longest] = like.minutes;
-    const strands = new Set(like.skills.flatMap(strandsOf));
-    const near = SKILLS.filter((skill) => strands.has(skill.strand));
-    activities.push({
-      ...like,
-      id: `own-${n}`,
-      title: `Own ${n}`,
-      minutes: [shortest, longest + Math.floor(random() * 3)],
-      skills: [...new Set(Array.from({ length: 4 }, () => pick(random, near).id))],
-    });
-  }
-  return activities;
-}
-
-/** Strands of a skill, or of a family of them as an activity names it. */
-const strandsOf = (name: string): string[] =>
-  SKILLS.filter(({ id }) =>
-    name.endsWith('*') ? id.startsWith(name.slice(0, -1)) : id === name,
-  ).map((skill) => skill.strand);

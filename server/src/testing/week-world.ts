@@ -75,7 +75,7 @@ export class WeekWorld {
   }
 
   /** Plans the week and waits for the end. */
-  async plan(body: object = { seconds: 1 }): Promise<PlanNews> {
+  async plan(body: object = { steps: 40 }): Promise<PlanNews> {
     const { id } = (await this.begin(body)).body as { id: string };
     return (await this.follow(id)).at(-1)!;
   }

@@ -258,12 +258,20 @@ function isClosing(sitting: Sitting, standing: readonly Observation[], minutes: 
 /** Most skills that a child is on a card for. */
 const MOST_WANTED = 2;
 
-/** What put a child on the card: what is most worth its time, of what this activity can ask for. */
-function wantsFor(activity: Activity, top: number, frontier: readonly string[]): string[] {
+/**
+ * What put a child on the card: what it was planned for, then what is most worth its time, of what this
+ * activity can ask for.
+ */
+function wantsFor(
+  activity: Activity,
+  top: number,
+  planned: string | undefined,
+  frontier: readonly string[],
+): string[] {
   const credited = creditsOf(activity);
-  return frontier
-    .filter((id) => credited.has(id) && skillOf(id).to <= Math.max(5, top))
-    .slice(0, MOST_WANTED);
+  const first = planned !== undefined && credited.has(planned) ? [planned] : [];
+  const open = frontier.filter((id) => credited.has(id) && skillOf(id).to <= Math.max(5, top));
+  return [...new Set([...first, ...open])].slice(0, MOST_WANTED);
 }
 
 export const runFeature = createFeature({
@@ -341,7 +349,12 @@ export const runFeature = createFeature({
           state: known,
           name: child.name,
           modes: child.answerModes,
-          wants: wantsFor(activity, top, wanted[child.id] ?? []),
+          wants: wantsFor(
+            activity,
+            top,
+            sitting.takers.find((one) => one.childId === child.id)?.skillId,
+            wanted[child.id] ?? [],
+          ),
           past: own.flatMap((one) => playedOf(one) ?? []),
           picked: picks[child.id] ?? null,
           chosen: chosen[child.id] ?? null,

@@ -23,7 +23,7 @@ const Coverage = v.object({
   missing: v.array(v.object({ strand: Strand, because: v.string() })),
 });
 
-export const PlanJob = v.object({ id: v.string(), of: v.string(), seconds: v.number() });
+export const PlanJob = v.object({ id: v.string(), of: v.string() });
 
 /** A week as its board shows it. */
 export const WeekAnswer = v.object({
@@ -33,6 +33,16 @@ export const WeekAnswer = v.object({
   /** Cautions that apply to each card that is still to come, by its id. */
   cautions: v.record(v.string(), v.array(v.string())),
   coverage: v.array(Coverage),
+  /** Next steps that nothing here serves, with what is missing for them. */
+  unserved: v.array(
+    v.object({ childId: v.string(), skillId: v.string(), missing: v.array(v.string()) }),
+  ),
+  /** What to get or make next, most worth first. */
+  openings: v.array(
+    v.object({ words: v.string(), activityIds: v.array(v.string()), worth: v.number() }),
+  ),
+  /** What has changed since it was planned. */
+  changed: v.array(v.string()),
   refusals: v.array(v.string()),
   notes: v.array(v.string()),
   words: v.object({ brings: v.string(), nearness: v.string() }),
@@ -42,9 +52,9 @@ export const WeekAnswer = v.object({
 /** News of a plan in the making. */
 export const PlanNews = v.object({
   state: v.picklist(['running', 'kept', 'cancelled', 'refused', 'failed']),
-  stage: v.picklist(['first', 'better', 'proof', 'done']),
-  value: v.number(),
-  bound: v.nullable(v.number()),
+  stage: v.picklist(['first', 'better', 'done']),
+  /** How near it is to the best, in a sentence; empty before that is known. */
+  nearness: v.string(),
   entries: v.array(v.object({ ...PlanEntry.entries, id: v.string() })),
   message: v.string(),
 });
@@ -59,6 +69,8 @@ export const CardWhy = v.object({
       sentence: v.string(),
     }),
   ),
+  /** Who minds whom: what the others have, or what is led beside it. */
+  meanwhile: v.string(),
   instead: v.string(),
   also: v.array(v.string()),
   others: v.array(

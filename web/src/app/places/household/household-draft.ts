@@ -23,9 +23,8 @@ const HOUSEHOLD_WORDS: FieldWords = {
   ],
   tablePerWeek: 'Table time a week',
   tablesADay: 'Table time a day',
-  tableMinutesADay: 'Minutes at the table a day',
+  minutesADay: 'Your minutes a day',
   preferredWay: 'How a sitting is given',
-  planSeconds: 'Planning a week',
 };
 
 /** The household as it is being changed on screen, kept as a whole with its version. */

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
-import { PLAN_SECONDS, TABLES_A_DAY, TABLE_MINUTES_A_DAY } from '@gumo/core/planning';
+import { ADULT_MINUTES, CARDS_A_DAY } from '@gumo/core/planning';
 import type { Household as Settings } from '@gumo/core/vocabulary';
 import { COUNTING_LANGUAGES } from '../../common/number-words';
 import { languageName } from '../../common/words';
@@ -38,7 +38,7 @@ const field = <K extends keyof Settings>(
 });
 /** A whole number that may not have been chosen yet. */
 const amount = (
-  key: 'tablesADay' | 'tableMinutesADay' | 'planSeconds',
+  key: 'tablesADay' | 'minutesADay',
   usual: number,
   title: string,
   about: string,
@@ -87,29 +87,17 @@ const QUESTIONS: readonly Question[] = [
   },
   amount(
     'tablesADay',
-    TABLES_A_DAY,
+    CARDS_A_DAY.table,
     'Table time a day',
     'Times at the table that the adult gives on one day, for all children together.',
     [1, 2, 3, 4, 5].map((n): Choice => [String(n), String(n)]),
   ),
   amount(
-    'tableMinutesADay',
-    TABLE_MINUTES_A_DAY,
-    'Minutes at the table a day',
-    'What the adult has for them; the week is planned within it.',
-    [15, 20, 30, 45].map((n): Choice => [String(n), `${n} minutes`]),
-  ),
-  amount(
-    'planSeconds',
-    PLAN_SECONDS,
-    'Planning a week',
-    'A first plan stands at once; with more time it is made better, and it is proven how good it is.',
-    [
-      ['0', 'the first plan'],
-      ['5', 'up to 5 seconds'],
-      ['10', 'up to 10 seconds'],
-      ['30', 'up to 30 seconds'],
-    ],
+    'minutesADay',
+    ADULT_MINUTES,
+    'Your minutes a day',
+    'For everything that is planned: leading, setting up, and clearing away. A lighter or a fuller week takes a third less or more.',
+    [20, 30, 45, 60, 90].map((n): Choice => [String(n), `${n} minutes`]),
   ),
   field(
     'frameFill',

@@ -1,39 +1,36 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { nearnessWords } from '@gumo/core/planning';
+import { MatButton } from '@angular/material/button';
+import { MatProgressBar } from '@angular/material/progress-bar';
 import { Planning } from './planning';
 
 const STAGES = {
-  first: 'A first plan stands.',
-  better: 'Looking for better ones.',
-  proof: 'Looking for better ones, and for proof.',
-  done: 'Done.',
+  first: 'A first plan is ready. Looking for a better one …',
+  better: 'A better plan was found. Looking on …',
+  done: 'The plan is ready.',
 } as const;
 
-/** What the planning of a week is doing, how near it is, and how to end it. */
+/** How far the planning of a week has come, and how to end it. */
 @Component({
   selector: 'gumo-planning-bar',
   changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [MatButton, MatProgressBar],
   template: `
-    @if (planning.job(); as job) {
+    @if (planning.job()) {
       <div class="bar" role="status">
-        <span class="thread" [style.--seconds]="job.seconds + 's'"></span>
+        <mat-progress-bar mode="indeterminate" aria-label="Planning the week" />
         <p>
           <strong>{{ stage() }}</strong>&ngsp;
-          <span class="soft">{{ nearness() }} At most {{ job.seconds }} seconds.</span>
+          <span class="soft">{{ planning.news()?.nearness }}</span>
         </p>
-        <button type="button" class="button filled" (click)="planning.finish()">Use it now</button>
-        <button type="button" class="button" (click)="planning.cancel()">
-          Stop, keep the old plan
+        <button matButton="filled" type="button" (click)="planning.finish()">
+          Use this plan now
         </button>
+        <button matButton type="button" (click)="planning.cancel()">Stop, keep the old plan</button>
       </div>
     } @else if (planning.message(); as message) {
-      <div
-        class="bar said"
-        [class.caution]="message.bad"
-        [attr.role]="message.bad ? 'alert' : 'status'"
-      >
+      <div class="bar" [class.caution]="message.bad" [attr.role]="message.bad ? 'alert' : 'status'">
         <p>{{ message.text }}</p>
-        <button type="button" class="button" (click)="planning.dismiss()">Close</button>
+        <button matButton type="button" (click)="planning.dismiss()">Close</button>
       </div>
     }
   `,
@@ -50,46 +47,23 @@ const STAGES = {
       border-radius: 10px;
       background: var(--sheet);
     }
-    .said.caution {
+    .caution {
       background: var(--madder-soft);
     }
     p {
       flex: 1 1 300px;
     }
-    strong {
-      font-weight: 650;
-    }
-    .thread {
+    mat-progress-bar {
       position: absolute;
       inset-block-end: 0;
-      inset-inline-start: 0;
-      block-size: 4px;
-      inline-size: 100%;
-      background: var(--primary);
-      transform-origin: 0 50%;
-      /* Not within a media query, where the name of the keyframes would not be found. */
-      animation-name: spin;
-      animation-duration: var(--seconds);
-      animation-timing-function: linear;
-    }
-    @media (prefers-reduced-motion: reduce) {
-      .thread {
-        animation-name: none;
-      }
-    }
-    @keyframes spin {
-      from {
-        transform: scaleX(0);
-      }
+      inset-inline: 0;
     }
   `,
 })
 export class PlanningBar {
   protected readonly planning = inject(Planning);
-  protected readonly stage = computed(() => STAGES[this.planning.news()?.stage ?? 'first']);
-  protected readonly nearness = computed(() => {
+  protected readonly stage = computed(() => {
     const news = this.planning.news();
-    if (!news || news.bound === null) return '';
-    return nearnessWords(news.value, news.bound);
+    return !news || news.entries.length === 0 ? 'Looking at the week …' : STAGES[news.stage];
   });
 }

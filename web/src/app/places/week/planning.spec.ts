@@ -38,14 +38,25 @@ class Line {
     const whole = {
       state: 'running',
       stage: 'first',
-      value: 100,
-      bound: null,
+      nearness: '',
       entries: [],
       message: '',
     };
     this.onmessage?.({ data: JSON.stringify({ ...whole, ...news }) });
   }
 }
+
+const CARD: PlanNews['entries'][number] = {
+  id: 'new-0',
+  day: '2026-03-11',
+  momentId: 'floor',
+  activityId: 'handfuls',
+  takers: [{ childId: '00000000-0000-4000-8000-000000000001', top: 5 }],
+  minutes: 10,
+  with: '',
+  state: 'planned',
+  version: 1,
+};
 
 describe('a plan in the making', () => {
   const real = window.EventSource;
@@ -72,7 +83,7 @@ describe('a plan in the making', () => {
             send: (method: string, path: string) => {
               sent.push(`${method} ${path}`);
               if (failure) return Promise.reject(failure);
-              return Promise.resolve({ id: 'job', of: '2026-03-09', seconds: 10 });
+              return Promise.resolve({ id: 'job', of: '2026-03-09' });
             },
           },
         },
@@ -93,10 +104,13 @@ describe('a plan in the making', () => {
     await planning.begin('2026-03-09');
     expect(sent).toEqual(['POST /weeks/2026-03-09/plan']);
     expect(Line.last.url).toBe('/api/plans/job/news?ngsw-bypass');
-    expect(await text()).toContain('A first plan stands.');
-    Line.last.say({ stage: 'better', value: 100, bound: 102.4 });
-    expect(await text()).toContain('Looking for better ones. At most 3 % short of the best plan');
-    Line.last.say({ state: 'kept', stage: 'done', bound: 100.05 });
+    expect(await text()).toContain('Looking at the week …');
+    Line.last.say({ entries: [CARD] });
+    expect(await text()).toContain('A first plan is ready. Looking for a better one …');
+    const nearness = 'No plan could be more than 3 % better.';
+    Line.last.say({ stage: 'better', entries: [CARD], nearness });
+    expect(await text()).toContain(`A better plan was found. Looking on … ${nearness}`);
+    Line.last.say({ state: 'kept', stage: 'done', entries: [CARD] });
     expect(planning.running()).toBeFalse();
     expect(Line.last.closed).toBeTrue();
     expect(dispatched).toEqual([WeekActions.opened({ from: '2026-03-09' })]);

@@ -1,3 +1,4 @@
+import { BreakpointObserver } from '@angular/cdk/layout';
 import { type CdkDragDrop, CdkDrag, CdkDropList, CdkDropListGroup } from '@angular/cdk/drag-drop';
 import {
   ChangeDetectionStrategy,
@@ -7,15 +8,23 @@ import {
   inject,
   input,
   output,
+  signal,
 } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { MatButton, MatIconButton } from '@angular/material/button';
+import { MatButtonToggleModule } from '@angular/material/button-toggle';
 import type { Band, Child, PlanEntry } from '@gumo/core/vocabulary';
 import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
+import { map } from 'rxjs';
 import { BandSign } from '../../common/band-sign';
 import { Icon } from '../../common/icon';
 import { PegMark } from '../../common/peg-mark';
 import type { WeekDay } from '../../state/week-answers';
 import { type CardView, WeekCard } from './week-card';
+
+/** Narrower than this one day is shown at a time. */
+const PHONE = '(max-width: 700px)';
 
 /** One day and one band: the cards there, and places left empty. */
 export interface CellView {
@@ -39,7 +48,18 @@ export interface CardMove {
 @Component({
   selector: 'gumo-week-board',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [BandSign, CdkDrag, CdkDropList, CdkDropListGroup, Icon, PegMark, WeekCard],
+  imports: [
+    BandSign,
+    CdkDrag,
+    CdkDropList,
+    CdkDropListGroup,
+    Icon,
+    MatButton,
+    MatButtonToggleModule,
+    MatIconButton,
+    PegMark,
+    WeekCard,
+  ],
   templateUrl: './week-board.html',
   styleUrl: './week-board.scss',
 })
@@ -61,8 +81,28 @@ export class WeekBoard {
   readonly adding = output<{ day: string; band: Band }>();
 
   private readonly element = inject<ElementRef<HTMLElement>>(ElementRef);
-  protected readonly columns = computed(
-    () => `minmax(64px, 92px) repeat(${this.days().length}, minmax(150px, 1fr))`,
+  protected readonly phone = toSignal(
+    inject(BreakpointObserver)
+      .observe(PHONE)
+      .pipe(map(({ matches }) => matches)),
+    { initialValue: false },
+  );
+  /** The day that a phone shows, where one was chosen. */
+  protected readonly chosenDay = signal<string | null>(null);
+  /** The one day on screen; null where all are. */
+  protected readonly only = computed(() => {
+    if (!this.phone()) return null;
+    const days = this.days();
+    const open = days.find(({ day }) => day >= this.today()) ?? days[0];
+    return days.find(({ day }) => day === this.chosenDay())?.day ?? open?.day ?? null;
+  });
+  protected readonly shownDays = computed(() =>
+    this.days().filter(({ day }) => this.only() === null || day === this.only()),
+  );
+  protected readonly columns = computed(() =>
+    this.phone()
+      ? 'minmax(64px, 84px) 1fr'
+      : `minmax(64px, 92px) repeat(${this.days().length}, minmax(150px, 1fr))`,
   );
 
   protected weekday = (day: string): string => format(parseISO(day), 'EEEE');

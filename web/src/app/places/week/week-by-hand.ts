@@ -2,6 +2,7 @@ import { LiveAnnouncer } from '@angular/cdk/a11y';
 import { Injectable, inject, signal } from '@angular/core';
 import {
   type Band,
+  type Fullness,
   type PlanEntry,
   PlanEntry as PlanEntrySchema,
   WeekSheet,
@@ -105,6 +106,11 @@ export class WeekByHand {
         ? sheet.closed.filter((one) => one !== day.day)
         : [...new Set([...sheet.closed, day.day])],
     }));
+  }
+
+  async setFullness(fullness: Fullness): Promise<void> {
+    await this.putSheet((sheet) => ({ ...sheet, fullness }));
+    this.tell(`A ${fullness} week: plan it again to see it.`);
   }
 
   async fill({ day, band }: { day: string; band: Band }): Promise<void> {

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import { MatIconButton } from '@angular/material/button';
 import type { Activity, Child, Moment, PlanEntry } from '@gumo/core/vocabulary';
 import { Icon } from '../../common/icon';
 import { PegMark } from '../../common/peg-mark';
@@ -22,7 +23,7 @@ export interface CardView {
 @Component({
   selector: 'gumo-week-card',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Icon, PegMark],
+  imports: [Icon, MatIconButton, PegMark],
   template: `
     <button type="button" class="open" [attr.aria-expanded]="chosen()" (click)="opened.emit()">
       <span class="title">{{ view().activity?.title ?? 'No longer there' }}</span>&ngsp;
@@ -33,9 +34,16 @@ export interface CardView {
       }
       <span class="pegs" aria-hidden="true">
         @for (child of view().children; track child.id) {
-          <gumo-peg-mark [mark]="child.mark" [name]="child.name" [size]="17" />
+          <gumo-peg-mark
+            [mark]="child.mark"
+            [name]="child.name"
+            [size]="view().entry.invitation ? 17 : 22"
+          />
         } @empty {
           <span class="soft">everyone is away</span>
+        }
+        @if (view().activity?.band === 'woven') {
+          <span class="soft">and all who like</span>
         }
       </span>
     </button>
@@ -43,6 +51,7 @@ export interface CardView {
       <gumo-icon class="sign" name="check" />
     } @else if (view().loose || view().coming) {
       <button
+        matIconButton
         type="button"
         class="pin"
         [disabled]="view().coming"
@@ -59,6 +68,7 @@ export interface CardView {
     '[class.over]': "view().entry.state === 'done' || view().entry.state === 'left'",
     '[class.chosen]': 'chosen()',
     '[class.held]': 'view().entry.pinned === true',
+    '[class.invitation]': 'view().entry.invitation === true',
   },
   styles: `
     :host {
@@ -73,6 +83,11 @@ export interface CardView {
     }
     :host(.coming) {
       background: color-mix(in srgb, var(--sheet) 55%, var(--ground));
+    }
+    :host(.invitation) {
+      margin-inline-start: 14px;
+      background: none;
+      box-shadow: inset 0 0 0 1px var(--line);
     }
     :host(.over) {
       background: none;
@@ -114,25 +129,17 @@ export interface CardView {
     .sign,
     .pin {
       position: absolute;
-      inset-block-start: 3px;
-      inset-inline-end: 3px;
+      inset-block-start: 2px;
+      inset-inline-end: 2px;
     }
     .sign {
-      margin: 4px;
+      margin: 5px;
       color: var(--primary);
     }
     .pin {
-      display: inline-flex;
-      align-items: center;
-      justify-content: center;
-      inline-size: 30px;
-      block-size: 30px;
-      padding: 0;
-      border: 0;
-      border-radius: 8px;
-      background: none;
-      color: var(--ink-soft);
-      cursor: pointer;
+      --mat-icon-button-state-layer-size: 32px;
+      --mat-icon-button-icon-color: var(--ink-soft);
+      padding: 7px;
       opacity: 0.55;
     }
     .pin gumo-icon {
@@ -159,7 +166,8 @@ export class WeekCard {
   protected readonly meta = computed(() => {
     const { moment, entry } = this.view();
     const state = entry.state === 'left' ? ' · left undone' : '';
-    return `${moment?.name ?? 'no moment'} · ${entry.minutes} min${state}`;
+    const kind = entry.invitation ? 'Invitation · ' : '';
+    return `${kind}${moment?.name ?? 'no moment'} · ${entry.minutes} min${state}`;
   });
   protected readonly names = computed(() => {
     const { children, entry } = this.view();

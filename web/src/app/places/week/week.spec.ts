@@ -50,6 +50,9 @@ const answer = (more: Partial<WeekAnswer> = {}): WeekAnswer => ({
       missing: [{ strand: 'bond', because: 'no table time left' }],
     },
   ],
+  unserved: [{ childId: kofi.id, skillId: 'mirror-see', missing: ['safety mirror'] }],
+  openings: [{ words: 'Safety mirror', activityIds: ['mirror-table'], worth: 3 }],
+  changed: [],
   refusals: [],
   notes: ['A lot and a few then comes 3 times this week.'],
   words: { brings: 'Three cards meet 4 of the children’s next steps.', nearness: '' },
@@ -65,6 +68,7 @@ const why: CardWhy = {
       sentence: 'One touch, one word. 2 of 3 on own.',
     },
   ],
+  meanwhile: 'Meanwhile Kofi has Sort the basket, by himself.',
   instead: 'Next best here: Land in a cup with Ilse, which brings half as much.',
   also: ['3 minutes to set up.'],
   others: [
@@ -145,7 +149,42 @@ describe('the week', () => {
       path: `/weeks/${MONDAY}/cards/${id(20)}/swap`,
       body: { version: 3, activityId: 'land-in-cup' },
     });
-    await place.click('Close', 'gumo-why-panel button').catch(() => undefined);
+    expect(panel).toContain('Meanwhile Kofi has Sort the basket');
+  });
+
+  it('shows what is left out beside what is led, in the same row', async () => {
+    const besides = entry(23, {
+      activityId: 'sort-basket',
+      takers: [{ childId: kofi.id, top: 5 }],
+      invitation: true,
+    });
+    const place = await open({ entries: [...answer().entries, besides] });
+    expect(cell(place, 1, 0)).toEqual(['A lot and a few', 'Sort the basket']);
+    expect(place.find('gumo-week-card', /Sort the basket/).textContent).toContain('Invitation');
+    expect(place.find('gumo-week-card', /A counting song/).textContent).toContain('all who like');
+  });
+
+  it('says what to get next, and which next steps nothing here serves', async () => {
+    const place = await open();
+    const gaps = place.find('gumo-week-gaps').textContent ?? '';
+    expect(gaps.replace(/\s+/g, ' ')).toMatch(/Safety mirror opens Mirror table/);
+    expect(gaps).toMatch(/Kofi: needs safety mirror/);
+  });
+
+  it('makes the week lighter', async () => {
+    const place = await open();
+    await place.click('Lighter');
+    expect((place.sent[0]!.body as WeekAnswer['sheet']).fullness).toBe('lighter');
+    expect(place.text).toContain('A lighter week: plan it again to see it.');
+  });
+
+  it('offers to plan the rest anew after a change', async () => {
+    const place = await open({ changed: ['Kofi had a first look.'] });
+    expect(place.find('.changed').textContent).toContain('Kofi had a first look.');
+    await place.click('Plan the rest again');
+    expect(place.sent[0]).toEqual(
+      jasmine.objectContaining({ method: 'POST', path: `/weeks/${MONDAY}/plan` }),
+    );
   });
 
   it('pins, empties and takes out of the week', async () => {

@@ -12,6 +12,8 @@ import {
   signal,
   untracked,
 } from '@angular/core';
+import { MatButton, MatIconButton } from '@angular/material/button';
+import { MatButtonToggleModule } from '@angular/material/button-toggle';
 import { MatDialog } from '@angular/material/dialog';
 import { MatMenuModule } from '@angular/material/menu';
 import { Router, RouterLink } from '@angular/router';
@@ -40,6 +42,7 @@ import { PlanningBar } from './planning-bar';
 import { type CellView, type RowView, WeekBoard } from './week-board';
 import { WeekByHand } from './week-by-hand';
 import type { CardView } from './week-card';
+import { WeekGaps } from './week-gaps';
 import { WhyPanel } from './why-panel';
 
 const DAYS = 7;
@@ -48,7 +51,19 @@ const DAYS = 7;
 @Component({
   selector: 'gumo-week',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [CoverageRows, Icon, MatMenuModule, PlanningBar, RouterLink, WeekBoard, WhyPanel],
+  imports: [
+    CoverageRows,
+    Icon,
+    MatButton,
+    MatButtonToggleModule,
+    MatIconButton,
+    MatMenuModule,
+    PlanningBar,
+    RouterLink,
+    WeekBoard,
+    WeekGaps,
+    WhyPanel,
+  ],
   providers: [Planning, WeekByHand],
   templateUrl: './week.html',
   styleUrl: './week.scss',
@@ -134,8 +149,22 @@ export class Week {
     const sheet = this.answer()?.sheet;
     const place = new Map(this.moments().map((moment, i) => [moment.id, `${moment.time}/${i}`]));
     const byTime = (a: CardView, b: CardView): number =>
-      (place.get(a.entry.momentId) ?? '').localeCompare(place.get(b.entry.momentId) ?? '');
+      (place.get(a.entry.momentId) ?? '').localeCompare(place.get(b.entry.momentId) ?? '') ||
+      Number(a.entry.invitation ?? false) - Number(b.entry.invitation ?? false);
     const shown = this.views();
+    // An invitation is in the row of what is led beside it.
+    const besides = (view: CardView): Band =>
+      shown.find(
+        ({ entry, activity }) =>
+          !entry.invitation &&
+          activity?.band === 'table' &&
+          entry.day === view.entry.day &&
+          entry.momentId === view.entry.momentId,
+      )
+        ? 'table'
+        : 'set-out';
+    const bandOf = (view: CardView): Band =>
+      view.entry.invitation ? besides(view) : (view.activity?.band ?? 'woven');
     return BANDS.map((band) => ({
       band,
       cells: this.days().map((day) =>
@@ -143,9 +172,7 @@ export class Week {
           day,
           band,
           cards: shown
-            .filter(
-              (view) => view.entry.day === day.day && (view.activity?.band ?? 'woven') === band,
-            )
+            .filter((view) => view.entry.day === day.day && bandOf(view) === band)
             .sort(byTime),
           empty: (sheet?.empty ?? []).filter((one) => one.day === day.day && one.band === band)
             .length,

@@ -11,6 +11,7 @@ import {
   untracked,
   viewChild,
 } from '@angular/core';
+import { MatButton, MatIconButton } from '@angular/material/button';
 import type { Child } from '@gumo/core/vocabulary';
 import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
@@ -28,7 +29,7 @@ import type { CardView } from './week-card';
 @Component({
   selector: 'gumo-why-panel',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [BandSign, CautionList, Icon, PegMark],
+  imports: [BandSign, CautionList, Icon, MatButton, MatIconButton, PegMark],
   templateUrl: './why-panel.html',
   styleUrl: './why-panel.scss',
   host: { '(keydown.escape)': 'closed.emit()' },

@@ -1,4 +1,5 @@
 import type { ChildState } from '../evidence/index.js';
+import type { TablePace } from './pacing.js';
 import type {
   Activity,
   Child,
@@ -9,13 +10,14 @@ import type {
   Thing,
   WeekSheet,
 } from '../vocabulary/index.js';
-import type { TablePace } from './pacing.js';
 
 /** A child as the planning of a week sees it. */
 export interface ChildFacts {
   readonly child: Child;
   readonly state: ChildState;
   readonly pace: TablePace;
+  /** Of the first record; null where there is none. */
+  readonly since: Day | null;
 }
 
 /** Everything that the planning of a week looks at. */
@@ -30,10 +32,12 @@ export interface WeekFacts {
   /** Built-in and own. */
   readonly activities: readonly Activity[];
   readonly things: readonly Thing[];
+  /** What was ticked as lying ready lately, by `needKey`: it is in the house, listed or not. */
+  readonly had: ReadonlySet<string>;
   /** Who is away, by day. */
   readonly away: ReadonlyMap<Day, readonly string[]>;
   /** Entries of this week. */
   readonly entries: readonly PlanEntry[];
-  /** Activities of the two weeks before, with the days on which they were. */
+  /** Activities of the weeks before, with the days on which they were. */
   readonly lately: readonly { readonly activityId: string; readonly day: Day }[];
 }
