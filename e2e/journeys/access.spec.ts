@@ -4,7 +4,7 @@ import { asked, expect, note, seriousFaults, test } from '../world';
 /** Every screen, by the steps that lead there from Today. */
 const SCREENS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
   today: async (page) => {
-    await expect(page.getByText('Lay ready')).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'Get ready' })).toBeVisible();
   },
   'adding an activity': async (page) => {
     await page.getByRole('button', { name: 'Add an activity' }).click();
@@ -188,7 +188,7 @@ for (const theme of ['day', 'evening'] as const) {
     test.use({ colorScheme: theme === 'day' ? 'light' : 'dark' });
     for (const [name, open] of Object.entries(SCREENS)) {
       test(`nothing serious stands in the way on ${name}`, async ({ page }) => {
-        await expect(page.getByText('Lay ready')).toBeVisible();
+        await expect(page.getByRole('heading', { name: 'Get ready' })).toBeVisible();
         await open(page);
         await expect.poll(() => seriousFaults(page)).toEqual([]);
       });

@@ -9,14 +9,14 @@ test.describe('an empty cupboard', () => {
     await page.getByRole('button', { name: 'Paste a list' }).click();
     const lines = page.getByRole('textbox', { name: 'Lines to add' });
     await lines.fill(
-      '40 cork discs blue, 60 mm, box 3\nsome beads\n12 wooden cubes red, 40 mm, box 4',
+      '40 cork discs blue, 60 mm, box 3\n5000 beads\n12 wooden cubes red, 40 mm, box 4',
     );
-    await expect(page.getByText('begins with how many')).toBeVisible();
+    await expect(page.getByText('has a count over 1000')).toBeVisible();
     await page.getByRole('button', { name: 'Add 2 things' }).click();
     const discs = page.getByRole('button', { name: /40 cork discs/ });
     await expect(discs).toContainText('box 3');
     // What could not be read is still there to be mended.
-    await expect(lines).toHaveValue('some beads');
+    await expect(lines).toHaveValue('5000 beads');
 
     await page.keyboard.press('Escape');
     await page.getByRole('link', { name: 'Activities' }).click();

@@ -7,7 +7,7 @@ test('from the morning to the bead: two children, eight tries, one taken back', 
   page,
 }) => {
   await expect(page.getByRole('heading', { name: /Tuesday/ })).toBeVisible();
-  await expect(page.getByText('Lay ready')).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Get ready' })).toBeVisible();
   const bobbins = page.getByRole('checkbox', { name: /wooden bobbins/ });
   await bobbins.click();
   await expect(bobbins).toHaveAttribute('aria-checked', 'true');

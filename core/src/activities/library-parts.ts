@@ -9,7 +9,7 @@ export const PARTS: readonly Activity[] = [
     minutes: [3, 6],
     ways: ['led'],
     skills: ['glance-3', 'glance-5', 'glance-parts'],
-    needs: [need('plate', 'dot plates', 8)],
+    needs: [need('plate', 'dot plates', 8, { faces: 'dots' })],
     rounds: [{ kind: 'glance', step: 3, scene: 'dots', times: 6, thing: ['dot', 'dots'] }],
     steps: [
       { kind: 'lay', text: 'Stack eight to ten dot plates face down beside you.' },
@@ -54,7 +54,7 @@ export const PARTS: readonly Activity[] = [
     minutes: [3, 7],
     ways: ['led'],
     skills: ['more-*'],
-    needs: [need('tile', 'dominoes', 28)],
+    needs: [need('tile', 'dominoes', 28, { faces: 'dots' })],
     rounds: [
       {
         kind: 'compare',
@@ -85,7 +85,10 @@ export const PARTS: readonly Activity[] = [
     minutes: [3, 5],
     ways: ['led', 'left-out'],
     skills: ['plus1-*', 'minus1-*', 'say-next-*'],
-    needs: [need('track', 'number track', 'k'), need('counter', 'frog or peg', 'k')],
+    needs: [
+      need('track', 'number track', 'k', { faces: 'numerals' }),
+      need('counter', 'frog or peg', 'k'),
+    ],
     rounds: [
       { kind: 'one-step', form: 'track', step: 3, thing: ['frog', 'frogs'] },
       { kind: 'order', form: 'after', step: 5, times: 3 },
@@ -200,7 +203,11 @@ export const PARTS: readonly Activity[] = [
       'bond-10',
       'bond-20',
     ],
-    needs: [need('rail', 'rail', 1), twoColorCounters(20), need('card', 'number cards', 10)],
+    needs: [
+      need('rail', 'rail', 1),
+      twoColorCounters(20),
+      need('card', 'number cards', 10, { faces: 'numerals' }),
+    ],
     rounds: [
       { kind: 'join', step: 3, came: 'cards', scene: 'rail', thing: ['peg', 'pegs'], times: 6 },
       { kind: 'join', form: 'doubles', step: 3, scene: 'rail', thing: ['peg', 'pegs'], times: 2 },

@@ -36,7 +36,7 @@ export const SET_OUT_COUNT: readonly Activity[] = [
     minutes: [10, 15],
     skills: ['order-5', 'order-10', 'order-20', 'name-*', 'plus1-*', 'minus1-*'],
     needs: [
-      need('floor-card', 'floor cards', 'n'),
+      need('floor-card', 'floor cards', 'n', { faces: 'numerals' }),
       need('floor-card', 'start and finish', 2),
       need('tape', 'tape', 1),
     ],
@@ -164,7 +164,10 @@ export const SET_OUT_COUNT: readonly Activity[] = [
     minutes: [8, 15],
     ways: ['led', 'left-out'],
     skills: ['write-*', 'name-*', 'draw-lines', 'sentence-plus'],
-    needs: [need('card', 'digit road cards', 10), need('vehicle', 'small vehicle', 'k')],
+    needs: [
+      need('card', 'digit road cards', 10, { faces: 'roads' }),
+      need('vehicle', 'small vehicle', 'k'),
+    ],
     rounds: [
       { kind: 'draw', form: 'road', step: 2, times: 1 },
       { kind: 'name', form: 'that', step: 3, times: 1 },

@@ -40,7 +40,7 @@ export const SET_OUT: readonly Activity[] = [
     title: 'Numeral hunt',
     minutes: [10, 15],
     skills: ['name-*', 'match-*', 'give-*'],
-    needs: [need('card', 'number cards', 'n'), likeCounters('n')],
+    needs: [need('card', 'number cards', 'n', { faces: 'numerals' }), likeCounters('n')],
     rounds: [
       { kind: 'name', step: 3, came: 'found', times: 1 },
       { kind: 'give', form: 'that', step: 4 },
@@ -66,7 +66,10 @@ export const SET_OUT: readonly Activity[] = [
     title: 'Turn one over',
     minutes: [8, 12],
     skills: ['name-*'],
-    needs: [need('card', 'number cards', { least: [10, 'n'] }), need('cover', 'lids or bags', 10)],
+    needs: [
+      need('card', 'number cards', { least: [10, 'n'] }, { faces: 'numerals' }),
+      need('cover', 'lids or bags', 10),
+    ],
     rounds: [{ kind: 'name', step: 3, came: 'turned' }],
     steps: [
       { kind: 'lay', text: 'Lay six to ten cards down, a lid over each.' },

@@ -106,7 +106,7 @@ export const TABLE_GROUPS: readonly Activity[] = [
     needs: [
       twoColorCounters(10),
       need('mirror', 'safety mirror', 1),
-      need('card', 'doubles cards', 5),
+      need('card', 'doubles cards', 5, { faces: 'doubles' }),
     ],
     rounds: [
       { kind: 'join', form: 'doubles', step: 3, scene: 'mirror', times: 5 },

@@ -9,7 +9,7 @@ export const TABLE_NUMBERS: readonly Activity[] = [
     minutes: [4, 8],
     skills: ['match-*'],
     needs: [
-      need('card', 'index cards', 'n', { consumable: true }),
+      need('card', 'index cards', 'n', { faces: 'blank', consumable: true }),
       need('sticker', 'dot stickers', { upTo: 'n' }, { consumable: true }),
     ],
     rounds: [{ kind: 'match', form: 'stick', step: 2, times: 3, thing: ['sticker', 'stickers'] }],
@@ -61,7 +61,10 @@ export const TABLE_NUMBERS: readonly Activity[] = [
     minutes: [4, 8],
     ways: ['led', 'left-out'],
     skills: ['match-10', 'forms-10', 'partner-10'],
-    needs: [need('card', 'cards with dots in pairs', 'n'), need('card', 'number cards', 'n')],
+    needs: [
+      need('card', 'cards with dots in pairs', 'n', { faces: 'dot pairs' }),
+      need('card', 'number cards', 'n', { faces: 'numerals' }),
+    ],
     rounds: [
       { kind: 'match', form: 'both', step: 3, times: 3, thing: ['dot', 'dots'] },
       { kind: 'partner', step: 3, times: 2, thing: ['dot', 'dots'] },
@@ -87,7 +90,7 @@ export const TABLE_NUMBERS: readonly Activity[] = [
     minutes: [5, 10],
     ways: ['presented', 'left-out'],
     skills: ['match-10', 'partner-10', 'order-10', 'partner-*'],
-    needs: [need('card', 'number cards', 'n'), likeCounters({ upTo: 'n' })],
+    needs: [need('card', 'number cards', 'n', { faces: 'numerals' }), likeCounters({ upTo: 'n' })],
     rounds: [
       { kind: 'name', form: 'hand', step: 1, scene: 'cards', times: 2 },
       { kind: 'order', step: 1, scene: 'cards' },
@@ -163,7 +166,10 @@ export const TABLE_NUMBERS: readonly Activity[] = [
     title: 'The word for the number',
     minutes: [4, 8],
     skills: ['forms-10'],
-    needs: [need('letter', 'letter tiles', 20), need('card', 'number pieces', 'n')],
+    needs: [
+      need('letter', 'letter tiles', 20),
+      need('card', 'number pieces', 'n', { faces: 'numerals' }),
+    ],
     rounds: [{ kind: 'call', form: 'letters', step: 3 }],
     steps: [
       'lay: A number piece, and the letters of its word.',
@@ -184,7 +190,10 @@ export const TABLE_NUMBERS: readonly Activity[] = [
     minutes: [5, 10],
     fromAge: 5,
     skills: ['name-100', 'say-50', 'say-100', 'gap-*'],
-    needs: [need('chart', 'hundred chart', 'k'), need('tile', 'numeral tiles', 20)],
+    needs: [
+      need('chart', 'hundred chart', 'k'),
+      need('tile', 'numeral tiles', 20, { faces: 'numerals' }),
+    ],
     rounds: [
       { kind: 'order', form: 'gap', step: 2, times: 4 },
       { kind: 'name', step: 3, times: 3 },
@@ -209,7 +218,10 @@ export const TABLE_NUMBERS: readonly Activity[] = [
     minutes: [3, 6],
     ways: ['led', 'left-out'],
     skills: ['touch-5', 'touch-10', 'total-5', 'total-10', 'more-clear', 'more-5', 'more-10'],
-    needs: [need('card', 'name card', 'k'), need('frame', 'name frame', 'k')],
+    needs: [
+      need('card', 'name card', 'k', { faces: 'name' }),
+      need('frame', 'name frame', 'k', { faces: 'name' }),
+    ],
     rounds: [
       { kind: 'count-out', form: 'letters', step: 3, thing: ['letter', 'letters'], times: 1 },
       { kind: 'compare', step: 4, came: 'letters', thing: ['letter', 'letters'], times: 2 },
@@ -276,7 +288,7 @@ export const TABLE_NUMBERS: readonly Activity[] = [
     title: 'Guess, line up, check',
     minutes: [4, 8],
     skills: ['differ-10', 'touch-10', 'estimate-20', 'same-*'],
-    needs: [need('track', 'number line to twenty', 1), likeCounters('n')],
+    needs: [need('track', 'number line to twenty', 1, { faces: 'numerals' }), likeCounters('n')],
     rounds: [
       { kind: 'predict-count', step: 1, thing: ['thing', 'things'], times: 4 },
       { kind: 'jar', step: 5, came: 'a range', thing: ['thing', 'things'], times: 1 },
@@ -303,7 +315,7 @@ export const TABLE_NUMBERS: readonly Activity[] = [
     ways: ['presented', 'left-out'],
     fromAge: 2.5,
     skills: ['alike', 'pattern-match'],
-    needs: [need('card', 'look-alike cards', 8, { wish: 12 })],
+    needs: [need('card', 'look-alike cards', 8, { faces: 'look-alikes', wish: 12 })],
     rounds: [{ kind: 'pattern', form: 'match', step: 2 }],
     steps: [
       'lay: Four cards open, the others in a heap.',

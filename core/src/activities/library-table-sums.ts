@@ -8,7 +8,7 @@ export const TABLE_SUMS: readonly Activity[] = [
     title: 'A quick look at the frame',
     minutes: [3, 6],
     skills: ['glance-frame', 'frame-*'],
-    needs: [need('frame', 'ten frames', 'k'), need('cover', 'cover', 1)],
+    needs: [need('frame', 'ten frames', 'k'), need('cover', 'cover', 1, { acrossMm: 160 })],
     rounds: [
       { kind: 'glance', step: 2, scene: 'frame', times: 4 },
       { kind: 'frame', step: 5, times: 2 },
@@ -104,7 +104,7 @@ export const TABLE_SUMS: readonly Activity[] = [
     minutes: [3, 6],
     ways: ['led', 'left-out'],
     skills: ['bond-*', 'join-*', 'glance-parts'],
-    needs: [need('card', 'two-color dot cards', 'n')],
+    needs: [need('card', 'two-color dot cards', 'n', { faces: 'two-color dots' })],
     rounds: [
       { kind: 'glance', step: 3, scene: 'dots', times: 1, thing: ['dot', 'dots'] },
       { kind: 'join', step: 3, came: 'solid and rings', scene: 'dots', thing: ['dot', 'dots'] },
@@ -128,9 +128,14 @@ export const TABLE_SUMS: readonly Activity[] = [
     minutes: [4, 8],
     skills: ['join-*', 'on-10', 'frame-10'],
     needs: [
-      need('tile', 'dominoes', {
-        half: { times: [{ add: ['d', 1] }, { add: ['d', 2] }] },
-      }),
+      need(
+        'tile',
+        'dominoes',
+        {
+          half: { times: [{ add: ['d', 1] }, { add: ['d', 2] }] },
+        },
+        { faces: 'dots' },
+      ),
       need('frame', 'ten frames', { times: [2, 'k'] }),
       twoColorCounters({ times: [10, 'k'] }),
     ],
@@ -320,7 +325,7 @@ export const TABLE_SUMS: readonly Activity[] = [
     needs: [
       need('sack', 'bag', 1),
       need('loose', 'different things', 'n'),
-      need('track', 'number track', 'k'),
+      need('track', 'number track', 'k', { faces: 'numerals' }),
     ],
     rounds: [{ kind: 'one-step', step: 3, thing: ['thing', 'things'] }],
     steps: [

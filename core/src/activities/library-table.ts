@@ -9,7 +9,7 @@ export const TABLE: readonly Activity[] = [
     minutes: [3, 7],
     ways: ['presented', 'led', 'left-out'],
     skills: ['touch-*', 'total-*'],
-    needs: [need('card', 'dot cards', 5), likeCounters({ sum: 'n' })],
+    needs: [need('card', 'dot cards', 5, { faces: 'dots' }), likeCounters({ sum: 'n' })],
     rounds: [{ kind: 'count-out', step: 3, low: 1 }],
     steps: [
       { kind: 'lay', text: 'Lay one dot card and a small bowl of counters.' },
@@ -31,7 +31,7 @@ export const TABLE: readonly Activity[] = [
     minutes: [3, 6],
     ways: ['presented'],
     skills: ['name-*', 'order-5', 'order-10', 'order-20'],
-    needs: [need('card', 'number cards', { least: [5, 'n'] })],
+    needs: [need('card', 'number cards', { least: [5, 'n'] }, { faces: 'numerals' })],
     rounds: [
       { kind: 'name', form: 'sequence', step: 2, scene: 'cards', times: 6 },
       { kind: 'order', step: 4, scene: 'cards' },

@@ -42,6 +42,7 @@ export function entryOf({ model, facts }: PlannedWeek, card: Card, id: string): 
       ),
       day,
     ),
+    { tops: takers.map(({ top }) => top) },
   );
   return {
     id,

@@ -65,10 +65,14 @@ export function inFiveMinutes(
     open.activities
       .flatMap((_, a) => (isOffered(a) ? (draft.best(a, where.day, -Infinity) ?? []) : []))
       .sort((x, y) => y.gain - x.gain || x.activity - y.activity);
+  const all = offers();
   const found: Offer[] = [];
   const met = new Set<number>();
   while (found.length < most) {
-    const left = offers().filter((offer) => !found.some((one) => one.activity === offer.activity));
+    const isNew = (offer: Offer): boolean => !found.some((one) => one.activity === offer.activity);
+    // One after the other, so that the second serves what the first does not, while there is such.
+    const further = offers().filter(isNew);
+    const left = further.length > 0 ? further : all.filter(isNew);
     const fresh = (offer: Offer): number =>
       offer.focus.filter(({ child }) => !met.has(child)).length;
     const best = left.find((offer) => fresh(offer) > 0) ?? left[0];

@@ -75,7 +75,7 @@ const LOWEST_TOP = 3;
 const DAYS = 7;
 /** "From about" an age: a child a quarter of a year younger may. */
 const ABOUT_YEARS = 0.25;
-/** Names by which a moment is known to be out of doors. */
+/** Names by which a moment is known to be out of doors, where nobody said. */
 const OUTDOORS = /\b(out|outdoors?|outside|garden|yard)\b/i;
 
 /** A week as numbers, with the facts that its lists stand for. */
@@ -104,7 +104,7 @@ export function weekModel(facts: WeekFacts): PlannedWeek {
     .sort((a, b) => a.time.localeCompare(b.time))
     .map((moment): ModelMoment => ({
       ...moment,
-      outdoors: OUTDOORS.test(`${moment.id} ${moment.name}`),
+      outdoors: moment.outdoors ?? OUTDOORS.test(`${moment.id} ${moment.name}`),
     }));
   const days = daysOf(facts, moments);
   const wants = children.map((one, c) => wantsOf(one, wanted[c] ?? [], first));

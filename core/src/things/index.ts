@@ -1,5 +1,6 @@
 export * from './care.js';
 export * from './cautions.js';
+export * from './fits.js';
 export * from './holds.js';
 export * from './needs.js';
 export * from './small-parts.js';

@@ -1,3 +1,4 @@
+import { type Sizes, evaluate } from '../activities/quantity.js';
 import type { Activity, Child, Thing } from '../vocabulary/index.js';
 import { type Care, isSafe } from './care.js';
 import { usable } from './needs.js';
@@ -11,18 +12,26 @@ export interface Clothing {
 
 const same = (a: string, b: string): boolean => a.trim().toLowerCase() === b.trim().toLowerCase();
 
-/** For each child, things for the needs of an activity that carry one of the child's interests. */
+/**
+ * For each child, things for the needs of an activity that carry one of the child's interests.
+ * @param sizes where the ranges of all who take part are known: then only what is enough for them
+ */
 export function clothedIn(
   activity: Activity,
   children: readonly Pick<Child, 'id' | 'name' | 'interests'>[],
   cupboard: readonly Thing[],
   care: Care,
+  sizes: Sizes | null = null,
 ): Clothing[] {
   const fitting = cupboard.filter(
     (thing) =>
       thing.interests.length > 0 &&
       isSafe(thing, care) &&
-      activity.needs.some((need) => need.use === thing.use || usable(thing, need) > 0),
+      activity.needs.some((need) =>
+        sizes
+          ? usable(thing, need) >= Math.max(1, evaluate(need.must, sizes))
+          : need.use === thing.use || usable(thing, need) > 0,
+      ),
   );
   return children.flatMap((child) =>
     fitting.flatMap((thing) => {

@@ -1,6 +1,7 @@
 import { type Sizes, evaluate, explain } from '../activities/quantity.js';
 import type { Activity, Need, Thing, Use } from '../vocabulary/index.js';
 import { type Care, isSafe, unsafeBecause } from './care.js';
+import { fits } from './fits.js';
 import { type Recipe, keptFrom, needKeptFrom, recipeFor } from './holds.js';
 
 /** One planned activity as far as things are concerned. */
@@ -9,11 +10,15 @@ export interface Planned {
   readonly sizes: Sizes;
   /** What those in reach of it ask of things. */
   readonly care: Care;
+  /** When it is: what is beside something led at the same moment cannot take the same things. */
+  readonly when?: { readonly day: string; readonly moment: string; readonly beside: boolean };
+  /** Name of the thing that the card speaks of: it is taken where it is enough. */
+  readonly named?: string;
 }
 
 /** How many of a thing serve a need: of two-color needs the two largest colors count. */
 export function usable(thing: Thing, need: Need): number {
-  if (thing.use !== need.use || (need.alike && !thing.alike)) return 0;
+  if (thing.use !== need.use || (need.alike && !thing.alike) || !fits(thing, need)) return 0;
   return usableColors(thing, need.colors);
 }
 
@@ -36,11 +41,11 @@ export interface StandIn {
 /** Uses that can stand in for one another, nearest first (common practice, no source). */
 const LIKE_USES: Partial<Record<Use, readonly Use[]>> = {
   counter: ['cube', 'loose', 'unit', 'tile'],
-  loose: ['counter', 'cube', 'unit'],
+  loose: ['counter', 'cube'],
   cube: ['block', 'counter'],
   block: ['cube'],
   unit: ['cube', 'stick', 'counter'],
-  tens: ['stick', 'rail'],
+  tens: ['stick'],
   bowl: ['basket', 'box', 'cup', 'tray'],
   basket: ['bowl', 'box'],
   box: ['basket', 'tray'],
@@ -53,13 +58,9 @@ const LIKE_USES: Partial<Record<Use, readonly Use[]>> = {
   towel: ['cloth'],
   mat: ['cloth', 'tray'],
   sack: ['basket', 'cover'],
-  die: ['card'],
-  card: ['die', 'floor-card'],
-  'floor-card': ['card'],
   board: ['mat', 'tray'],
-  stick: ['peg', 'unit'],
+  stick: ['peg'],
   peg: ['stick', 'counter'],
-  rail: ['stick', 'tray'],
   yarn: ['string', 'line'],
   line: ['yarn', 'tape'],
   string: ['yarn'],
@@ -103,7 +104,7 @@ export function standInsFor(
   const likes = LIKE_USES[need.use] ?? [];
   const size = instead && sizeOf(instead);
   const rated = cupboard.flatMap((thing) => {
-    if (thing.id === instead?.id || !isSafe(thing, care)) return [];
+    if (thing.id === instead?.id || !isSafe(thing, care) || !fits(thing, need)) return [];
     const same = thing.use === need.use;
     const place = likes.indexOf(thing.use);
     if (!same && place < 0) return [];
@@ -168,6 +169,8 @@ export interface NeedLine {
   readonly instead: Recipe | null;
   /** Titles of the activities that ask for it. */
   readonly for: readonly string[];
+  /** Moments in which it is needed, in the order in which the activities were given. */
+  readonly moments: readonly string[];
 }
 
 interface Sum {
@@ -177,6 +180,10 @@ interface Sum {
   wish: number | null;
   sum: string;
   titles: string[];
+  named: string | undefined;
+  /** By moment: the most that is led with at once, and all that lies beside it. */
+  moments: Map<string, { led: number; beside: number }>;
+  momentIds: Set<string>;
 }
 
 /** The same care gives the same word. */
@@ -191,7 +198,9 @@ const careWord = ({ noSmallParts, allergies = [] }: Care): string =>
 export function needsOf(planned: readonly Planned[], cupboard: readonly Thing[]): NeedLine[] {
   const sums = new Map<string, Sum>();
   const cares = [...new Set(planned.map(({ care }) => careWord(care)))];
-  for (const { activity, sizes, care } of planned) {
+  for (const { activity, sizes, care, when, named } of planned) {
+    const moment = when ? `${when.day} ${when.moment}` : '';
+    const beside = when?.beside ?? false;
     for (const need of activity.needs) {
       const kind = [need.use, need.words, need.colors].join('/');
       const key = careWord(care) === cares[0] ? kind : `${kind}/${careWord(care)}`.slice(0, 120);
@@ -201,15 +210,27 @@ export function needsOf(planned: readonly Planned[], cupboard: readonly Thing[])
       const sum = explain(need.must, sizes);
       const known = sums.get(key);
       if (!known) {
-        sums.set(key, { need, care, count, wish, sum, titles: [activity.title] });
+        const moments = new Map([
+          [moment, { led: beside ? 0 : count, beside: beside ? count : 0 }],
+        ]);
+        const momentIds = new Set(when ? [when.moment] : []);
+        const titles = [activity.title];
+        sums.set(key, { need, care, count, wish, sum, named, moments, momentIds, titles });
         continue;
       }
+      known.named ??= named;
+      if (when) known.momentIds.add(when.moment);
+      const here = known.moments.get(moment) ?? { led: 0, beside: 0 };
+      if (beside) here.beside += count;
+      else here.led = Math.max(here.led, count);
+      known.moments.set(moment, here);
+      const atOnce = here.led + here.beside;
       if (need.consumable) {
         known.count += count;
         known.sum = `${known.sum.replace(/ = \d+$/, '')} + ${sum.replace(/ = \d+$/, '')} = ${known.count}`;
-      } else if (count > known.count) {
-        known.count = count;
-        known.sum = sum;
+      } else if (atOnce > known.count) {
+        known.sum = atOnce === count ? sum : `${atOnce - count} + ${count} = ${atOnce}`;
+        known.count = atOnce;
       }
       known.wish = known.wish === null ? wish : Math.max(known.wish, wish ?? 0);
       if (!known.titles.includes(activity.title)) known.titles.push(activity.title);
@@ -241,14 +262,17 @@ function keptBy(
 
 function lineFor(
   key: string,
-  { need, care, count, wish, sum, titles }: Sum,
+  { need, care, count, wish, sum, titles, named, momentIds }: Sum,
   cupboard: readonly Thing[],
 ): NeedLine {
   const fitting = cupboard
     .map((thing) => ({ thing, has: usable(thing, need), because: unsafeBecause(thing, care) }))
     .filter((one) => one.has > 0);
   const ranked = [...fitting].sort(
-    (a, b) => Number(b.has >= count) - Number(a.has >= count) || b.has - a.has,
+    (a, b) =>
+      Number(b.has >= count) - Number(a.has >= count) ||
+      Number(b.thing.name === named) - Number(a.thing.name === named) ||
+      b.has - a.has,
   );
   const safe = ranked.filter((one) => one.because === null);
   const best = safe[0] ?? null;
@@ -280,5 +304,6 @@ function lineFor(
     barred,
     instead: isKept && allergies.length > 0 ? recipeFor(need.use, allergies) : null,
     for: titles,
+    moments: [...momentIds],
   };
 }

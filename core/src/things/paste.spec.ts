@@ -40,14 +40,19 @@ describe('a pasted list', () => {
   });
 
   it('gives things that the vocabulary takes, and says what is wrong with the rest', () => {
-    const lines = readPasted('24 cork discs\n\nsome beads\n5000 beads\n7\n2 magnets, 10 mm');
+    const lines = readPasted('24 cork discs\n\nkitchen balance\n5000 beads\n7\n2 magnets, 10 mm');
     expect(lines.map((line) => ('fault' in line ? line.fault : 'ok'))).toEqual([
       'ok',
-      'begins with how many, such as 24',
+      'ok',
       'has a count over 1000',
       'names no thing',
       'ok',
     ]);
+    // Without a number it is one.
+    const [, balance] = lines;
+    expect(balance).toEqual(
+      jasmine.objectContaining({ draft: jasmine.objectContaining({ count: 1, use: 'balance' }) }),
+    );
     for (const line of lines) {
       if (!('draft' in line)) continue;
       const row = { ...line.draft, id: '00000000-0000-4000-8000-000000000001', version: 1 };

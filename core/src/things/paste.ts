@@ -18,6 +18,7 @@ const WORD_OF_USE: readonly (readonly [RegExp, Use])[] = [
   [/\bdomino(e?s)?\b/i, 'tile'],
   [/\b(floor cards?)\b/i, 'floor-card'],
   [/\bcards?\b/i, 'card'],
+  [/\b(crayon|pencil|marker|chalk)s?\b/i, 'pen'],
   [/\bpegs?\b/i, 'peg'],
   [/\bsticks?\b/i, 'stick'],
   [/\b(sticker)s?\b/i, 'sticker'],
@@ -50,7 +51,7 @@ function shapeOf(text: string, name: string): Shape {
 
 /**
  * Reads lines such as "24 cork discs blue, 30 mm, box 3": a count first, then the name, colors
- * among its words, measures in mm, and the box it lives in.
+ * among its words, measures in mm, and the box it lives in. A line without a count is one thing.
  */
 export function readPasted(text: string): PastedLine[] {
   return text
@@ -61,9 +62,9 @@ export function readPasted(text: string): PastedLine[] {
 }
 
 function readLine(line: string): PastedLine {
-  const [, digits = '', rest = ''] = /^(\d{1,5})\s*(?:x\s+)?(.*)$/i.exec(line) ?? [];
+  // Without a number there is one of it, until somebody counts.
+  const [, digits = '1', rest = line] = /^(\d{1,5})\s*(?:x\s+)?(.*)$/i.exec(line) ?? [];
   const count = Number(digits);
-  if (digits === '') return { line, fault: 'begins with how many, such as 24' };
   if (count > 1000) return { line, fault: 'has a count over 1000' };
   const [head = '', ...parts] = rest.split(',').map((part) => part.trim());
   const words = head.split(/\s+/).filter(Boolean);

@@ -12,37 +12,48 @@ export type SmallPart = 'small-part' | 'small-ball' | 'neither';
 /** Longest straight line inside the cylinder, corner to corner. */
 const LONGEST_MM = Math.hypot(CYLINDER_WIDTH_MM, CYLINDER_DEPTH_MM);
 
-/** Outside measures from longest to shortest, in mm; null when the shape is not known. */
-function measures(shape: Shape): [number, number, number] | null {
+/**
+ * The narrowest opening, in mm, that a shape passes through one way or another, and its longest
+ * measure; null when the shape is not known. A block goes in with its smallest face first, and needs
+ * the diagonal of that face: a cube of 25.4 mm needs 35.9 mm.
+ */
+function measures(shape: Shape): { across: number; longest: number } | null {
   switch (shape.kind) {
     case 'ball':
-      return [shape.diameterMm, shape.diameterMm, shape.diameterMm];
+      return { across: shape.diameterMm, longest: shape.diameterMm };
     case 'disc':
-      return sorted(shape.diameterMm, shape.diameterMm, shape.thicknessMm);
-    case 'block':
-      return sorted(shape.lengthMm, shape.widthMm, shape.heightMm);
+      return {
+        across: shape.diameterMm,
+        longest: Math.max(shape.diameterMm, shape.thicknessMm),
+      };
+    case 'block': {
+      const [longest = 0, middle = 0, least = 0] = [
+        shape.lengthMm,
+        shape.widthMm,
+        shape.heightMm,
+      ].sort((x, y) => y - x);
+      return { across: Math.hypot(middle, least), longest };
+    }
     case 'rod':
-      return sorted(shape.lengthMm, shape.diameterMm, shape.diameterMm);
+      return {
+        across: shape.diameterMm,
+        longest: Math.max(shape.lengthMm, shape.diameterMm),
+      };
     case 'unknown':
       return null;
   }
 }
 
-const sorted = (a: number, b: number, c: number): [number, number, number] =>
-  [a, b, c].sort((x, y) => y - x) as [number, number, number];
-
 /**
- * Whether a thing may fit whole inside the test cylinder, any way round, or is a small ball.
+ * Whether a thing may fit whole inside the test cylinder, or is a small ball.
  *
- * Errs on the careful side: nothing wider than the cylinder in its middle measure can fit, since no
- * plane cuts the cylinder wider than that in every direction, and nothing longer than the longest
- * line inside can; all else is called a small part, and so is an unknown shape.
+ * Errs on the careful side: what passes the opening and is no longer than the longest line inside is
+ * called a small part, although it might still stand out; and so is an unknown shape.
  */
 export function smallPart(shape: Shape): SmallPart {
   const found = measures(shape);
   if (!found) return 'small-part';
-  const [longest, middle] = found;
-  if (middle <= CYLINDER_WIDTH_MM && longest <= LONGEST_MM) return 'small-part';
+  if (found.across <= CYLINDER_WIDTH_MM && found.longest <= LONGEST_MM) return 'small-part';
   return shape.kind === 'ball' && shape.diameterMm < SMALL_BALL_MM ? 'small-ball' : 'neither';
 }
 
@@ -50,7 +61,7 @@ export function smallPart(shape: Shape): SmallPart {
 export function smallPartReason(shape: Shape): string {
   const found = measures(shape);
   if (!found) return 'Its measures are not known: treat it as a small part.';
-  const [longest, middle] = found;
+  const { across, longest } = found;
   const round = (mm: number): string => String(Math.round(mm * 10) / 10);
   switch (smallPart(shape)) {
     case 'small-part':
@@ -58,8 +69,8 @@ export function smallPartReason(shape: Shape): string {
     case 'small-ball':
       return `A ball under ${SMALL_BALL_MM} mm is a small ball: not with children under three.`;
     case 'neither':
-      return middle > CYLINDER_WIDTH_MM
-        ? `${round(middle)} mm is wider than the test cylinder (${CYLINDER_WIDTH_MM} mm).`
+      return across > CYLINDER_WIDTH_MM
+        ? `${round(across)} mm across, wider than the test cylinder (${CYLINDER_WIDTH_MM} mm).`
         : `${round(longest)} mm is longer than the test cylinder can hold.`;
   }
 }

@@ -29,6 +29,7 @@ export const isInTheHouse =
   (need) =>
     cupboard.length === 0 ||
     ORDINARY.includes(need.use) ||
+    need.faces === 'blank' ||
     (sheets.length > 0 && PRINTED.includes(need.use)) ||
     had.has(needKey(need));
 

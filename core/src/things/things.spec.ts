@@ -28,6 +28,9 @@ describe('small parts', () => {
     ['disc 25 x 3', { kind: 'disc', diameterMm: 25, thicknessMm: 3 }, 'small-part'],
     ['rod', { kind: 'block', lengthMm: 114, widthMm: 10, heightMm: 2 }, 'neither'],
     ['cube 20', { kind: 'block', lengthMm: 20, widthMm: 20, heightMm: 20 }, 'small-part'],
+    // Own arithmetic: its face is 35.9 mm across the corners, and the cylinder 31.7 mm wide.
+    ['cube 25.4', { kind: 'block', lengthMm: 25.4, widthMm: 25.4, heightMm: 25.4 }, 'neither'],
+    ['cube 22', { kind: 'block', lengthMm: 22, widthMm: 22, heightMm: 22 }, 'small-part'],
     ['cube 40', { kind: 'block', lengthMm: 40, widthMm: 40, heightMm: 40 }, 'neither'],
     ['unknown', { kind: 'unknown' }, 'small-part'],
   ];

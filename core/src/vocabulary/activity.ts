@@ -3,7 +3,7 @@ import { Allergens } from './allergens.js';
 import { Amount, Minutes, Slug, filled, flag, list, oneOf, text } from './basics.js';
 import { BANDS } from './household.js';
 import { Round } from './round.js';
-import { HAZARDS, USES } from './thing.js';
+import { FACES, HAZARDS, USES } from './thing.js';
 
 /**
  * A quantity as a small sum over named values: `n` the top of the range, `k` the number of
@@ -83,6 +83,10 @@ export const Need = v.object({
   colors: oneOf(['one', 'two', 'any'] as const),
   alike: flag,
   consumable: flag,
+  /** What has to be on it; anything where it is not said. */
+  faces: v.optional(oneOf(FACES)),
+  /** Its longest side at least, in millimeters, such as of a cover that hides a frame. */
+  acrossMm: v.optional(v.pipe(v.number(), v.minValue(1), v.maxValue(2000))),
   /** What it usually holds that somebody may be allergic to, such as wheat in dough. */
   allergens: v.optional(Allergens),
 });

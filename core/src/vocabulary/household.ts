@@ -25,6 +25,8 @@ export const Moment = v.object({
   bands: v.pipe(list(oneOf(BANDS), 3), v.minLength(1, 'choose at least one')),
   /** True where all children are in the room, so that small parts concern everyone. */
   shared: flag,
+  /** Out of doors; where nobody said, its name tells. */
+  outdoors: v.optional(flag),
 });
 
 /** Days in a row on which the household is closed, such as a holiday; both ends count. */

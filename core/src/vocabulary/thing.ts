@@ -77,6 +77,23 @@ const Millimeters = v.pipe(
   v.maxValue(5000, 'must be at most 5000'),
 );
 
+/** What is on a card, a tile, a plate or a sheet, where that decides what it is good for. */
+export const FACES = [
+  'blank',
+  'numerals',
+  'dots',
+  'dot pairs',
+  'two-color dots',
+  'doubles',
+  'look-alikes',
+  'shapes',
+  'roads',
+  'name',
+  'number words',
+  'pictures',
+] as const;
+export type Faces = (typeof FACES)[number];
+
 /** Shape with outside measures in millimeters. */
 export const Shape = v.variant('kind', [
   v.object({ kind: v.literal('ball'), diameterMm: Millimeters }),
@@ -104,6 +121,8 @@ export const Thing = v.object({
   consumable: flag,
   interests: list(filled(30), 12),
   hazards: list(oneOf(HAZARDS), HAZARDS.length),
+  /** What is on it, where that was said; absent where its name tells. */
+  faces: v.optional(oneOf(FACES)),
   /** What it holds that somebody may be allergic to; empty for nothing, absent where nobody said. */
   allergens: v.optional(Allergens),
   version: Version,

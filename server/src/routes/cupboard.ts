@@ -49,7 +49,15 @@ function plannedOf(
   if (!activity || tops.length === 0 || !isOpen) return null;
   const moment = store.household.all()[0]?.moments.find((one) => one.id === entry.momentId);
   const reach = inReach(moment, here, (child) => takers.has(child.id));
-  return { activity, sizes: { tops }, care: careFor(reach, entry.day), reach };
+  const [, named] = /^with (.+)$/.exec(entry.with) ?? [];
+  return {
+    activity,
+    sizes: { tops },
+    care: careFor(reach, entry.day),
+    reach,
+    when: { day: entry.day, moment: entry.momentId, beside: entry.invitation === true },
+    ...(named ? { named } : {}),
+  };
 }
 
 /** What the open entries of the plan need, each for those who are in reach at its moment. */

@@ -96,6 +96,7 @@ const NeedLine = v.object({
     v.object({ use: v.picklist(USES), name: v.string(), ingredients: v.array(v.string()) }),
   ),
   for: v.array(v.string()),
+  moments: v.array(v.string()),
 });
 export const NeedLines = v.array(NeedLine);
 export const Things = v.array(Thing);

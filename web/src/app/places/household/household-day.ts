@@ -11,6 +11,7 @@ import { faultWords } from '../../common/faults';
 import { Clock } from '../../common/clock';
 import { Icon } from '../../common/icon';
 import { HouseholdDraft } from './household-draft';
+import { MatCheckbox } from '@angular/material/checkbox';
 import { HouseholdNav } from './household-nav';
 
 const WEEKDAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
@@ -30,7 +31,7 @@ const CLOSURE_WORDS: Readonly<Record<string, string>> = {
 @Component({
   selector: 'gumo-household-day',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [HouseholdNav, Icon],
+  imports: [HouseholdNav, Icon, MatCheckbox],
   providers: [HouseholdDraft],
   template: `
     <gumo-household-nav />
@@ -96,14 +97,20 @@ const CLOSURE_WORDS: Readonly<Record<string, string>> = {
                   </button>
                 }
               </span>
-              <button
-                type="button"
-                class="shared"
-                [attr.aria-pressed]="moment.shared"
-                (click)="set(i, { shared: !moment.shared })"
-              >
-                all in the room
-              </button>
+              <span class="where">
+                <mat-checkbox
+                  [checked]="moment.shared"
+                  (change)="set(i, { shared: $event.checked })"
+                >
+                  all in the room
+                </mat-checkbox>
+                <mat-checkbox
+                  [checked]="moment.outdoors ?? false"
+                  (change)="set(i, { outdoors: $event.checked })"
+                >
+                  outdoors
+                </mat-checkbox>
+              </span>
               <button
                 type="button"
                 class="out"

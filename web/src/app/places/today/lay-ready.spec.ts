@@ -25,6 +25,7 @@ const line = (more: Partial<NeedLine> = {}): NeedLine => ({
   barred: null,
   instead: null,
   for: ['handfuls'],
+  moments: ['floor'],
   ...more,
 });
 

@@ -6,6 +6,7 @@ import { Door } from '../../common/door';
 import { Icon } from '../../common/icon';
 import type { NeedLine } from '../../state/answers';
 import { DayActions, dayFeature } from '../../state/day';
+import { householdFeature } from '../../state/household';
 
 /** Everything the day needs, with counts and boxes, to be ticked off. */
 @Component({
@@ -15,56 +16,62 @@ import { DayActions, dayFeature } from '../../state/day';
   template: `
     <section class="sheet" aria-labelledby="lay-ready">
       <header>
-        <h2 id="lay-ready">Lay ready</h2>
+        <h2 id="lay-ready">Get ready</h2>
         <span class="soft numbers">{{ done() }} of {{ lines().length }}</span>
       </header>
-      <ul>
-        @for (line of lines(); track line.key) {
-          <li>
-            <button
-              type="button"
-              role="checkbox"
-              [attr.aria-checked]="ticked().has(line.key)"
-              (click)="tick(line)"
-            >
-              <span class="mark">
-                @if (ticked().has(line.key)) {
-                  <gumo-icon name="check" />
-                }
-              </span>
-              <span class="count numbers">{{ line.count }}</span>
-              <span class="words">
-                {{ line.thing?.name ?? line.words }}
-                @if (line.short > 0) {
-                  <span class="short">
-                    {{ line.short }} short{{
-                      line.standIns[0] ? ' · ' + line.standIns[0].thing.name + ' would do' : ''
-                    }}
-                  </span>
-                  @for (one of line.away.slice(0, 1); track one.thing.id) {
-                    <span class="hint soft">
-                      {{ one.thing.name }} stays away ({{ one.because }})
+      @for (group of groups(); track group.name) {
+        @if (group.name !== '') {
+          <h3>{{ group.name }}</h3>
+        }
+        <ul>
+          @for (line of group.lines; track line.key) {
+            <li>
+              <button
+                type="button"
+                role="checkbox"
+                [attr.aria-checked]="ticked().has(line.key)"
+                (click)="tick(line)"
+              >
+                <span class="mark">
+                  @if (ticked().has(line.key)) {
+                    <gumo-icon name="check" />
+                  }
+                </span>
+                <span class="count numbers">{{ line.count }}</span>
+                <span class="words">
+                  {{ line.thing?.name ?? line.words }}
+                  @if (line.short > 0) {
+                    <span class="short">
+                      {{ line.short }} short{{
+                        line.standIns[0] ? ' · ' + line.standIns[0].thing.name + ' would do' : ''
+                      }}
+                    </span>
+                    @for (one of line.away.slice(0, 1); track one.thing.id) {
+                      <span class="hint soft">
+                        {{ one.thing.name }} stays away ({{ one.because }})
+                      </span>
+                    }
+                  } @else if (line.barred) {
+                    <span class="short">
+                      {{ line.barred.because }}: keep it away{{
+                        line.instead ? ' · make ' + line.instead.name : ''
+                      }}
+                    </span>
+                  } @else if (!line.thing) {
+                    <span class="soft hint">
+                      not in the cupboard list{{
+                        line.standIns[0] ? ' · ' + line.standIns[0].thing.name + ' would do' : ''
+                      }}
                     </span>
                   }
-                } @else if (line.barred) {
-                  <span class="short">
-                    {{ line.barred.because }}: keep it away{{
-                      line.instead ? ' · make ' + line.instead.name : ''
-                    }}
-                  </span>
-                } @else if (!line.thing) {
-                  <span class="soft hint">
-                    not in the cupboard list{{
-                      line.standIns[0] ? ' · ' + line.standIns[0].thing.name + ' would do' : ''
-                    }}
-                  </span>
-                }
-              </span>
-              <span class="box soft">{{ line.thing?.box }}</span>
-            </button>
-          </li>
-        }
-      </ul>
+                  <span class="soft hint">{{ line.for.join(', ') }}</span>
+                </span>
+                <span class="box soft">{{ line.thing?.box }}</span>
+              </button>
+            </li>
+          }
+        </ul>
+      }
       @if (door.isKeeper()) {
         <p class="papers">
           <a class="button" routerLink="/print/tray"><gumo-icon name="print" /> Sheets for today</a>
@@ -83,6 +90,11 @@ import { DayActions, dayFeature } from '../../state/day';
     }
     h2 {
       font-size: 18px;
+    }
+    h3 {
+      padding-block: 10px 4px;
+      color: var(--primary);
+      font-size: 13px;
     }
     li {
       border-top: 1px solid var(--line);
@@ -164,6 +176,19 @@ export class LayReady {
   private readonly answer = this.store.selectSignal(dayFeature.selectAnswer);
   protected readonly ticked = this.store.selectSignal(dayFeature.selectTicked);
   protected readonly lines = computed(() => this.answer()?.ready ?? []);
+  private readonly moments = this.store.selectSignal(householdFeature.selectMoments);
+  /** What the day needs by the moment in which it is needed first, in the order of the day. */
+  protected readonly groups = computed(() => {
+    const order = this.moments();
+    const first = (line: NeedLine): string | undefined =>
+      order.find(({ id }) => line.moments.includes(id))?.id;
+    const groups = order.map(({ id, name }) => ({
+      name,
+      lines: this.lines().filter((line) => first(line) === id),
+    }));
+    const rest = this.lines().filter((line) => first(line) === undefined);
+    return [...groups, { name: '', lines: rest }].filter(({ lines }) => lines.length > 0);
+  });
   protected readonly list = computed(() => `/api/papers/ready/${this.answer()?.day ?? ''}.pdf`);
   protected readonly done = computed(
     () => this.lines().filter((line) => this.ticked().has(line.key)).length,
