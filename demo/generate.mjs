@@ -4,6 +4,7 @@
  */
 import { LIBRARY, findActivity, topFor } from '@gumo/core/activities';
 import { FIRST_LOOK, emptyState, foldAll, frontierOf, nextLook } from '@gumo/core/evidence';
+import { FORMAT_VERSION } from '@gumo/core/exchange';
 import { seeded } from '@gumo/core/numbers';
 import { creditsOf, playOut, questionForItem, sessionOf, triedAs } from '@gumo/core/rounds';
 import {
@@ -391,7 +392,7 @@ export function generate() {
 
   return {
     format: 'gumo-household',
-    version: 3,
+    version: FORMAT_VERSION,
     day: TODAY,
     household,
     children: children.map((child) => child.row),

@@ -25,12 +25,13 @@ import {
 
 /** Name and version of Gumo's own open format for a whole household. */
 export const FORMAT = 'gumo-household';
-export const FORMAT_VERSION = 3;
+export const FORMAT_VERSION = 4;
 /**
  * Earlier ones that still come in: 1 had no allergens of materials and no rest that was ended; in 2
- * a try told neither its round nor what it is evidence for.
+ * a try told neither its round nor what it is evidence for; in 3 a plan named neither invitations nor the
+ * skill for which a child is in focus.
  */
-const VERSIONS = [1, 2, FORMAT_VERSION] as const;
+const VERSIONS = [1, 2, 3, FORMAT_VERSION] as const;
 
 /** A whole household in one file. */
 export const HouseholdFile = v.object({
