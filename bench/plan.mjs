@@ -143,7 +143,7 @@ async function beside() {
     // Twelve children, the household's six and as many again: that takes the time it may.
     await twiceAndAway(`${url}/api`, '2026-03-16');
     const quiet = await requests(url, 2);
-    const { id } = await (await post('/weeks/2026-03-16/plan', { steps: 6_000 })).json();
+    const { id } = await (await post('/weeks/2026-03-16/plan', { steps: 5_000 })).json();
     const busy = await requests(url, 4);
     await fetch(`${url}/api/plans/${id}`, { method: 'DELETE' });
     return { quiet, busy, long: await longTasks(url) };

@@ -17,7 +17,7 @@ const SCREENS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
     expect(await seriousFaults(page), 'board').toEqual([]);
     await page.getByRole('button', { name: 'Ilse on Thursday' }).click();
     await page.locator('gumo-week-card .open').nth(3).click();
-    await expect(page.getByRole('heading', { name: 'Why it is here' })).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'In focus, and why' })).toBeVisible();
   },
   'five minutes': async (page) => {
     await page.getByRole('button', { name: 'I have five minutes' }).click();

@@ -8,7 +8,7 @@ test('from the morning to the bead: two children, eight tries, one taken back', 
 }) => {
   await expect(page.getByRole('heading', { name: /Tuesday/ })).toBeVisible();
   await expect(page.getByRole('heading', { name: 'Get ready' })).toBeVisible();
-  const bobbins = page.getByRole('checkbox', { name: /wooden bobbins/ });
+  const bobbins = page.getByRole('checkbox', { name: /30 wooden bobbins/ });
   await bobbins.click();
   await expect(bobbins).toHaveAttribute('aria-checked', 'true');
 

@@ -150,7 +150,7 @@ describe('a week that takes long to plan', () => {
   it('makes one plan at a time; stopped, or cut off by the server’s end, nothing changes', async () => {
     await week.plan({ steps: 0 });
     const before = (await week.board()).entries;
-    const { id } = (await week.begin({ steps: 12_000 })).body as { id: string };
+    const { id } = (await week.begin({ steps: 5_000 })).body as { id: string };
     expect((await week.begin()).status).toBe(409);
     expect((await week.board()).job?.id).toBe(id);
     const news = week.follow(id);
@@ -158,7 +158,7 @@ describe('a week that takes long to plan', () => {
     expect((await news).at(-1)!.state).toBe('cancelled');
     expect((await week.board()).entries).toEqual(before);
 
-    expect((await week.begin({ steps: 12_000 })).status).toBe(202);
+    expect((await week.begin({ steps: 5_000 })).status).toBe(202);
     await week.world.restart();
     const after = await week.board();
     expect([after.entries, after.job]).toEqual([before, null]);
@@ -166,7 +166,7 @@ describe('a week that takes long to plan', () => {
   });
 
   it('takes the best so far when asked, and nothing where the week changed meanwhile', async () => {
-    const first = (await week.begin({ steps: 12_000 })).body as { id: string };
+    const first = (await week.begin({ steps: 5_000 })).body as { id: string };
     const news = week.follow(first.id);
     while (
       (await week.board()).job &&
@@ -174,7 +174,7 @@ describe('a week that takes long to plan', () => {
     );
     expect(['kept', 'cancelled']).toContain((await news).at(-1)!.state);
 
-    const second = (await week.begin({ steps: 12_000 })).body as { id: string };
+    const second = (await week.begin({ steps: 5_000 })).body as { id: string };
     const more = week.follow(second.id);
     const before = (await week.board()).entries;
     await week.away(DAYS[0]!, week.juno);

@@ -85,7 +85,7 @@ function whyMissing(
   const better = child.wants.some(
     (want) => want.strand !== strand && want.value > (first?.value ?? 0),
   );
-  if (better) return `other next steps of ${child.name} come first`;
+  if (better) return 'other next steps come first';
   return weekIsFull ? 'your minutes are used up' : 'waits for another week';
 }
 

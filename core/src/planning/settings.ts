@@ -188,4 +188,4 @@ export const PACE: Readonly<
 export const TOGETHER = 0.35;
 
 /** Steps of the search for a week: some two seconds for six children. */
-export const STEPS = 600;
+export const STEPS = 500;

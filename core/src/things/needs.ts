@@ -68,7 +68,6 @@ const LIKE_USES: Partial<Record<Use, readonly Use[]>> = {
   vehicle: ['loose'],
   hoop: ['yarn', 'tape'],
   coin: ['counter'],
-  letter: ['card'],
   balance: ['scale'],
   scale: ['balance'],
   parcel: ['sack', 'box'],

@@ -21,10 +21,20 @@ export interface EntryView {
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [BandSign, PegMark, Icon],
   template: `
-    <article class="sheet" [class.done]="view().entry.state === 'done'">
+    <article
+      class="sheet"
+      [class.done]="view().entry.state === 'done'"
+      [class.beside]="view().entry.invitation === true"
+    >
       <div class="what">
         @if (view().activity; as activity) {
-          <gumo-band-sign [band]="activity.band"> · {{ view().entry.minutes }} min</gumo-band-sign>
+          @if (view().entry.invitation) {
+            <p class="invitation">Invitation · {{ view().entry.minutes }} min, by themselves</p>
+          } @else {
+            <gumo-band-sign [band]="activity.band">
+              · {{ view().entry.minutes }} min</gumo-band-sign
+            >
+          }
           <h3>
             {{ activity.title }} <span class="soft">{{ view().entry.with }}</span>
           </h3>
@@ -77,6 +87,15 @@ export interface EntryView {
       align-items: center;
       gap: 4px;
       padding: 12px 16px;
+    }
+    .beside {
+      margin-inline-start: 28px;
+      padding-block: 8px;
+    }
+    .invitation {
+      color: var(--ink-soft);
+      font-size: 13px;
+      font-weight: 600;
     }
     .what {
       flex: 1;

@@ -103,7 +103,11 @@ export class Today {
     const entries = (this.answer()?.entries ?? []).filter((one) => one.state !== 'left');
     const views = this.moments().map((moment) => ({
       moment,
-      entries: entries.filter((one) => one.momentId === moment.id).map((one) => this.view(one)),
+      // What is led first, then what is left out beside it.
+      entries: entries
+        .filter((one) => one.momentId === moment.id)
+        .sort((a, b) => Number(a.invitation ?? false) - Number(b.invitation ?? false))
+        .map((one) => this.view(one)),
     }));
     return views
       .filter((one) => one.entries.length > 0)
@@ -114,7 +118,10 @@ export class Today {
   protected readonly nextId = computed(() => {
     const open = this.momentViews().flatMap(({ moment, entries }) =>
       entries
-        .filter((one) => one.entry.state !== 'done' && one.takers.length > 0)
+        .filter(
+          ({ entry, takers }) =>
+            entry.state !== 'done' && entry.invitation !== true && takers.length > 0,
+        )
         .map((one) => ({ id: one.entry.id, time: moment.time })),
     );
     const now = format(this.clock.now(), 'HH:mm');
@@ -127,7 +134,8 @@ export class Today {
     if (views.length === 0) return '';
     if (open.length === 0) return 'Everything planned for today is done';
     const moments = new Set(open.map((one) => one.entry.momentId)).size;
-    const minutes = open.reduce((sum, one) => sum + one.entry.minutes, 0);
+    const led = open.filter(({ entry }) => entry.invitation !== true);
+    const minutes = led.reduce((sum, one) => sum + one.entry.minutes, 0);
     const count = NUMBER_WORDS[moments] ?? String(moments);
     const still = open.length < views.length ? 'still ' : '';
     const word = moments === 1 ? 'moment' : 'moments';

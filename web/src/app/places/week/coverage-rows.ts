@@ -12,7 +12,7 @@ import type { Coverage } from '../../state/week-answers';
   template: `
     <table>
       <caption>
-        What the week touches
+        Coverage
       </caption>
       <thead>
         <tr>
@@ -50,6 +50,8 @@ import type { Coverage } from '../../state/week-answers';
   `,
   styles: `
     :host {
+      /* What only a reader of the screen hears stays within what can be scrolled here. */
+      position: relative;
       display: block;
       overflow-x: auto;
     }
