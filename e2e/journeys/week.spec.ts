@@ -117,7 +117,7 @@ test('a child who is away changes the groups and what to lay ready', async ({ pa
   await expect(cards(page).first()).toBeVisible();
   await plan(page);
   await page.getByRole('link', { name: 'Today', exact: true }).click();
-  const ready = page.locator('gumo-lay-ready ul');
+  const ready = page.locator('gumo-lay-ready');
   await expect(ready).toBeVisible();
   const before = await ready.innerText();
   const withKofi = page.locator('gumo-entry-card', { hasText: 'Kofi' });

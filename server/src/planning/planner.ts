@@ -50,7 +50,7 @@ export interface Planner {
 
 const HALVES = ['search', 'bound'] as const;
 /** News of better plans are told no faster than this. */
-const TELL_EVERY_MS = 250;
+const TELL_EVERY_MS = 600;
 
 export function makePlanner(): Planner {
   const threads = makeThreads(HALVES.length);
