@@ -17,7 +17,7 @@ export interface Wanted {
 }
 
 /** Value by standing, as the week is planned from it (tuned on simulated weeks, no source). */
-const VALUE = {
+export const VALUE = {
   nearly: 1.25,
   started: 0.99,
   open: 0.63,

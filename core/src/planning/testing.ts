@@ -1,27 +1,17 @@
 import type { Wanted } from '../evidence/index.js';
+import { VALUE } from '../evidence/frontier.js';
 import { type Band, STRANDS, addDays } from '../vocabulary/index.js';
 import type { Card, ModelActivity, ModelChild, Option, Want, WeekModel } from './model.js';
 import { goesWorth } from './child-week.js';
 import { BAND, FAIR_PART, FRESH, GOES, RANGES, STRAND, USED_LATELY } from './settings.js';
 
 const MONDAY = '2026-03-16';
-/** Worth of one go by standing, as a child's next steps have it. */
-const VALUES: Readonly<Record<Wanted['why'], number>> = {
-  nearly: 1.25,
-  started: 0.99,
-  open: 0.63,
-  'come-back': 0.88,
-  due: 0.5,
-  check: 0.5,
-  'step-back': 0.5,
-};
-
 /** A skill that a child of a spec is at. */
 export const aWant = (why: Wanted['why'], more: Partial<Want> = {}): Want => ({
   skillId: 'touch-5',
   why,
   strand: 1,
-  value: VALUES[why],
+  value: VALUE[why],
   goes: GOES[why],
   weeks: 0,
   must: 0,

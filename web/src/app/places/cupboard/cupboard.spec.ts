@@ -25,6 +25,7 @@ const needsCups = {
   barred: null,
   instead: null,
   for: ['Land in a cup'],
+  moments: [],
 };
 
 describe('the cupboard', () => {
@@ -62,7 +63,7 @@ describe('the cupboard', () => {
     const place = await Place.open(Cupboard);
     await place.click(/Paste a list/);
     const lines = place.find<HTMLTextAreaElement>('textarea');
-    lines.value = '24 cork discs blue, 30 mm, box 3\nsome beads';
+    lines.value = '24 cork discs blue, 30 mm, box 3\n5000 beads';
     lines.dispatchEvent(new Event('input'));
     await place.settle();
     expect(place.all('.read .fault').length).toBe(1);

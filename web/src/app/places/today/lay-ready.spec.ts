@@ -52,13 +52,23 @@ async function open(
 describe('lay ready', () => {
   it('says how many of what, from where, and counts what is ticked', async () => {
     const place = await open([line(), line({ key: 'bowl', words: 'bowl', count: 1 })]);
-    expect(place.all('li')[0]).toMatch(/30 felt discs box 3/);
+    expect(place.all('li')[0]).toMatch(/30 felt discs handfuls\s*box 3/);
     expect(place.find('header').textContent).toContain('0 of 2');
     await place.click(/30 felt discs/);
     expect(place.find('header').textContent).toContain('1 of 2');
     expect(place.find('[role=checkbox]').getAttribute('aria-checked')).toBe('true');
     await place.click(/30 felt discs/);
     expect(place.find('header').textContent).toContain('0 of 2');
+  });
+
+  it('goes by the moments of the day, each thing where it is needed first', async () => {
+    const place = await open([
+      line({ key: 'a', moments: ['table'], for: ['Two plates'] }),
+      line({ key: 'b', words: 'bowl', moments: ['table', 'floor'], for: ['A lot and a few'] }),
+    ]);
+    expect(place.all('h3')).toEqual(['Floor', 'Table']);
+    expect(place.all('li')[0]).toContain('A lot and a few');
+    expect(place.all('li')[1]).toContain('Two plates');
   });
 
   it('names what is short and what would do', async () => {
