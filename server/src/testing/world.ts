@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import type { Child, Observation, Sitting } from '@gumo/core/vocabulary';
+import { aChild as anyChild, aTry as anyTry } from '@gumo/core/vocabulary/testing';
 import { pino } from 'pino';
 import { type Running, serve } from '../serve.js';
 
@@ -100,39 +101,20 @@ export async function ask(
   };
 }
 
-export const aChild = (more: Partial<Child> = {}): Child => ({
-  id: randomUUID(),
-  name: 'Wren',
-  birthDate: '2022-05-01',
-  mark: { shape: 'leaf', color: 'moss' },
-  interests: [],
-  cautions: { mouths: false, allergies: [], note: '' },
-  answerModes: ['speaks'],
-  policy: 'middle',
-  archived: false,
-  version: 1,
-  ...more,
-});
+export const aChild = (more: Partial<Child> = {}): Child =>
+  anyChild({ id: randomUUID(), birthDate: '2022-05-01', ...more });
 
-export const aTry = (childId: string, more: Partial<Observation> = {}): Observation => ({
-  id: randomUUID(),
-  childId,
-  sittingId: null,
-  activityId: 'handfuls',
-  skillId: 'touch-5',
-  itemId: 'n3',
-  at: `${TODAY}T09:00:00.000Z`,
-  day: TODAY,
-  outcome: 'own',
-  triedFirst: true,
-  answered: 'spoken',
-  reason: null,
-  things: [],
-  notedBy: '',
-  note: '',
-  record: { kind: 'give', asked: 3, given: 3 },
-  ...more,
-});
+export const aTry = (childId: string, more: Partial<Observation> = {}): Observation =>
+  anyTry({
+    id: randomUUID(),
+    childId,
+    sittingId: null,
+    activityId: 'handfuls',
+    at: `${TODAY}T09:00:00.000Z`,
+    day: TODAY,
+    record: { kind: 'give', asked: 3, given: 3 },
+    ...more,
+  });
 
 export const aSitting = (childId: string, more: Partial<Sitting> = {}): Sitting => ({
   id: randomUUID(),

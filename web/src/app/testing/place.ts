@@ -3,6 +3,7 @@ import { type ComponentFixture, TestBed } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
 import { LIBRARY } from '@gumo/core/activities';
 import { type Child, type Thing, newHousehold } from '@gumo/core/vocabulary';
+import { aChild as anyChild } from '@gumo/core/vocabulary/testing';
 import { Store, provideState, provideStore } from '@ngrx/store';
 import { Subject } from 'rxjs';
 import * as v from 'valibot';
@@ -19,19 +20,8 @@ export const TODAY = '2026-03-10';
 const ID = '00000000-0000-4000-8000-0000000000';
 export const id = (n: number): string => `${ID}${String(n).padStart(2, '0')}`;
 
-export const aChild = (n: number, name: string, more: Partial<Child> = {}): Child => ({
-  id: id(n),
-  name,
-  birthDate: '2021-05-01',
-  mark: { shape: 'leaf', color: 'moss' },
-  interests: [],
-  cautions: { mouths: false, allergies: [], note: '' },
-  answerModes: ['speaks'],
-  policy: 'middle',
-  archived: false,
-  version: 1,
-  ...more,
-});
+export const aChild = (n: number, name: string, more: Partial<Child> = {}): Child =>
+  anyChild({ id: id(n), name, ...more });
 
 export const aThing = (n: number, name: string, more: Partial<Thing> = {}): Thing => ({
   id: id(n),
