@@ -14,7 +14,7 @@ export function goesWorth(goes: Steps, hits: number): number {
 }
 
 /** What a child's week counts: the first part of a fair share double, what is beyond it about half. */
-export function fairWorth(worth: number, share: number): number {
+function fairWorth(worth: number, share: number): number {
   let left = worth;
   let sum = 0;
   for (const [part, slope] of FAIR) {

@@ -141,7 +141,7 @@ export function activityFor(facts: WeekFacts, activity: Activity, around: Around
 }
 
 /** Minutes of a card with one, two ... children in focus, as long as its longest time takes them. */
-export function minutesBySize(activity: Activity): number[] {
+function minutesBySize(activity: Activity): number[] {
   const [shortest, longest] = activity.minutes;
   const { tries, focus } = BAND[activity.band];
   const paces = roundsOf(activity).map(({ kind }) => PACE[kind]);

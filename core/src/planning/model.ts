@@ -164,7 +164,7 @@ export const minutesOf = ({ minutes }: ModelActivity, size: number): number =>
   minutes[Math.min(Math.max(1, size), minutes.length) - 1] ?? 0;
 
 /** True where others are here meanwhile who are not watched: something is laid out for them. */
-export function needsInvitation(model: WeekModel, a: number, d: number, size: number): boolean {
+function needsInvitation(model: WeekModel, a: number, d: number, size: number): boolean {
   const band = model.activities[a]?.band;
   return band !== 'woven' && (model.days[d]?.here.length ?? 0) > size;
 }

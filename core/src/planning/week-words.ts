@@ -9,7 +9,7 @@ const SAME = 1e-6;
 /** Less than this nobody would notice. */
 const HARDLY = 0.005;
 /** Strands in focus that make a round week. */
-export const STRANDS_A_WEEK = 4;
+const STRANDS_A_WEEK = 4;
 
 /** How far a plan may be from the best: a part of its worth; null where that is not known. */
 export const gapOf = (worth: number, bound: number | null): number | null =>
