@@ -5,7 +5,7 @@ import { foldAll, foldMore, standingOf } from '../core/dist/evidence/index.js';
 import { seeded } from '../core/dist/numbers/index.js';
 import {
   BAND,
-  adultMinutes,
+  minutesOfCards,
   boundOf,
   draftWith,
   greedyPlan,
@@ -176,9 +176,7 @@ export function simulate(world, { weeks = WEEKS, steps, seed = 5, solver = null 
       if (!open) return;
       const on = cards.filter((card) => card.day === d);
       days.push(on.length);
-      minutes.push(
-        on.reduce((sum, card) => sum + adultMinutes(model, card.activity, d, card.focus.length), 0),
-      );
+      minutes.push(minutesOfCards(model, on));
     });
     for (const card of cards) focus[model.activities[card.activity].band].push(card.focus.length);
     model.children.forEach((child, c) => {

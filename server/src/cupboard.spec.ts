@@ -42,6 +42,8 @@ const aSong = (more: Partial<Song> = {}): Song => ({
   ...more,
 });
 
+const NEXT_WEEK = '2026-03-16';
+
 describe('the cupboard and the library over HTTP', () => {
   let world: World;
   beforeAll(async () => {
@@ -104,6 +106,30 @@ describe('the cupboard and the library over HTTP', () => {
     expect(await refused('POST', '/activities/own', anActivity({ skills: ['fly-5'] }))).toBe(
       'skills.0',
     );
+  });
+
+  it('counts as missing what is on no list, until it was ticked as lying ready', async () => {
+    await world.ask('POST', '/things', aThing({ name: 'bowl', use: 'bowl' }));
+    const child = aChild();
+    await world.ask('POST', '/children', child);
+    const entry = {
+      id: randomUUID(),
+      day: NEXT_WEEK,
+      momentId: 'table',
+      activityId: 'next-number',
+      takers: [{ childId: child.id, top: 5 }],
+      minutes: 5,
+      with: '',
+    };
+    expect((await world.ask('POST', '/plan', entry)).status).toBe(201);
+    const missing = async (): Promise<number> => {
+      const lines = (await world.ask('GET', `/needs?from=${NEXT_WEEK}`)).body as NeedLine[];
+      return lines.find((line) => line.use === 'puppet')!.short;
+    };
+    expect(await missing()).toBe(1);
+    const tick = { what: 'ready', key: 'puppet/puppet/any', on: true };
+    expect((await world.ask('POST', `/days/${NEXT_WEEK}/marks`, tick)).status).toBe(200);
+    expect(await missing()).toBe(0);
   });
 
   it('names the wrong field of a song, a kit and the household', async () => {

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { type PrintItem, usualWish } from '@gumo/core/sheets';
+import { newThing } from '@gumo/core/vocabulary';
 import { readPdf } from './testing/pdf-reader.js';
 import { MONDAY, WeekWorld, problemOf } from './testing/week-world.js';
 
@@ -50,6 +51,14 @@ describe('paper, over HTTP', () => {
     const of = (kind: string) => proposed.filter((one) => one.kind === kind);
     expect(of('ten-frame').map((one) => one.childId)).toEqual([week.wren.id, week.juno.id]);
     expect(of('number-cards').map((one) => one.wish.high)).toEqual([20]);
+
+    // What is at hand is not printed once more.
+    const frames = newThing(randomUUID(), { name: 'ten frames', use: 'frame', count: 4 });
+    expect((await week.ask('POST', '/things', frames)).status).toBe(201);
+    const now = await week.ask('GET', `/sheets/proposed?from=${MONDAY}&days=7`);
+    const kinds = (now.body as { kind: string }[]).map(({ kind }) => kind);
+    expect(kinds).not.toContain('ten-frame');
+    expect(kinds).toContain('number-cards');
 
     const rows = of('ten-frame').map((one) => item(one.kind, one));
     expect(

@@ -62,8 +62,8 @@ function firstDayOf(store: Store, childId: string): Day | null {
   return null;
 }
 
-/** What was ticked as lying ready in the weeks before. */
-function hadLately(store: Store, from: Day): Set<string> {
+/** What was ticked as lying ready in the weeks before a day, and in the week from it on. */
+export function hadLately(store: Store, from: Day): Set<string> {
   const days = Array.from({ length: HAD_DAYS }, (_, i) => addDays(from, DAYS - 1 - i));
   const keys = days.flatMap((day) => store.days.find(day).laidReady);
   return new Set(keys.map((key) => key.split('/').slice(0, 3).join('/')));

@@ -133,7 +133,7 @@ export const SET_OUT_SORT: readonly Activity[] = [
     skills: ['mirror-make'],
     needs: [
       need('loose', 'loose things, each kind an even number', 12),
-      need('line', 'line to build on', 1),
+      need('paper', 'paper with a line down the middle', 1),
     ],
     rounds: [{ kind: 'mirror', form: 'make', step: 2 }],
     steps: [

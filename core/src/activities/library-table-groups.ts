@@ -131,7 +131,7 @@ export const TABLE_GROUPS: readonly Activity[] = [
     minutes: [5, 9],
     fromAge: 5,
     skills: ['step-2', 'step-5', 'step-10', 'groups'],
-    needs: [need('sheet', 'ring sheet', 1), need('yarn', 'yarn or pencil', 1)],
+    needs: [need('sheet', 'ring sheet', 1), need('pen', 'pencil, or yarn', 1)],
     rounds: [
       { kind: 'rote', form: 'steps', step: 2, times: 2 },
       { kind: 'groups', step: 2, times: 1 },
@@ -156,7 +156,7 @@ export const TABLE_GROUPS: readonly Activity[] = [
     minutes: [4, 8],
     fromAge: 5,
     skills: ['groups', 'groups-more', 'rows'],
-    needs: [likeCounters({ times: ['g', 's'] }), need('sheet', 'strip', 1)],
+    needs: [likeCounters({ times: ['g', 's'] }), need('paper', 'strip of paper', 1)],
     rounds: [{ kind: 'groups', form: 'repeat', step: 3 }],
     steps: [
       'lay: A strip, and counters in twos.',

@@ -33,7 +33,7 @@ export const TABLE_NUMBERS: readonly Activity[] = [
     minutes: [3, 7],
     ways: ['presented', 'left-out'],
     skills: ['match-*', 'gap-*'],
-    needs: [need('stick', 'clip strips', 'n'), need('peg', 'pegs', 'n')],
+    needs: [need('sheet', 'clip strips', 'n'), need('peg', 'pegs', 'n')],
     rounds: [
       { kind: 'match', form: 'clip', step: 3, times: 4, thing: ['dot', 'dots'] },
       { kind: 'order', form: 'gap', step: 4, times: 3 },

@@ -123,6 +123,8 @@ export function draftWith(model: WeekModel, cards: readonly Card[]): Draft {
   const uses = activities.map((): number[] => []);
   const stock = items.map((item) => item.stock);
   const wet = new Uint8Array(days.length);
+  /** By day: the longest set-up of each kind of things that lies there. */
+  const setUp = days.map(() => new Map<number, number>());
   const beside = days.map((_, d) => besideDay(model, d));
   let weekMinutes = 0;
   let cost = 0;
@@ -131,6 +133,11 @@ export function draftWith(model: WeekModel, cards: readonly Card[]): Draft {
     activities[a]?.wet && wet[d] === 0
       ? WET_AGAIN * (beside[d] ?? []).filter((one) => (wet[one] as number) > 0).length
       : 0;
+  /** Minutes of set-up that a card is spared where the same things lie there already. */
+  function spared(a: number, d: number): number {
+    const { sameThings, setUpMinutes } = activities[a] as ModelActivity;
+    return sameThings === null ? 0 : Math.min(setUp[d]?.get(sameThings) ?? 0, setUpMinutes);
+  }
   const againCost = (a: number): number =>
     uses[a]?.length ? AGAIN + (activities[a]?.fresh ?? 0) : 0;
 
@@ -214,14 +221,15 @@ export function draftWith(model: WeekModel, cards: readonly Card[]): Draft {
     if (ways.length === 0 || !mayCome(a, d)) return null;
     const largest = mostOf(a);
     const activity = activities[a] as ModelActivity;
-    const extra = againCost(a) + wetCost(a, d);
+    const less = spared(a, d);
+    const extra = againCost(a) + wetCost(a, d) - ADULT_MINUTE * less;
     let found: Offer | null = null;
     for (const high of highs) {
       const ranked = rankedIn(a, d, high);
       const sizes = Math.min(largest, most[high] ?? 0, ranked.length);
       for (let size = 1; size <= sizes; size++) {
         const led = minutesOf(activity, size);
-        const minutes = adultMinutes(model, a, d, size);
+        const minutes = adultMinutes(model, a, d, size) - less;
         if ((dayMinutes[d] as number) + minutes > limits.dayMinutes) break;
         if (weekMinutes + minutes > limits.weekMinutes) break;
         let gain = -cardCost(model, a, d, size) - extra;
@@ -260,7 +268,8 @@ export function draftWith(model: WeekModel, cards: readonly Card[]): Draft {
     for (let size = 1; size <= Math.min(activity.minutes.length, most.length); size++) {
       gains += most[size - 1] as number;
       const led = minutesOf(activity, size);
-      const minutes = led + activity.setUpMinutes + activity.clearUpMinutes;
+      const setUp = activity.sameThings === null ? activity.setUpMinutes : 0;
+      const minutes = led + setUp + activity.clearUpMinutes;
       score = Math.max(score, scoreOf(gains - ownCost(activity, minutes), minutes));
     }
     return score;
@@ -270,8 +279,9 @@ export function draftWith(model: WeekModel, cards: readonly Card[]): Draft {
     const { activity: a, day: d, moment, focus } = card;
     const activity = activities[a] as ModelActivity;
     const size = focus.length;
-    cost += cardCost(model, a, d, size) + againCost(a) + wetCost(a, d);
-    const minutes = adultMinutes(model, a, d, size);
+    const less = spared(a, d);
+    cost += cardCost(model, a, d, size) + againCost(a) + wetCost(a, d) - ADULT_MINUTE * less;
+    const minutes = adultMinutes(model, a, d, size) - less;
     const led = minutesOf(activity, size);
     placed.push(card);
     uses[a]?.push(d);
@@ -283,6 +293,9 @@ export function draftWith(model: WeekModel, cards: readonly Card[]): Draft {
     left[moment] = (left[moment] as number) - led;
     const here = momentCards[d] as Uint8Array;
     here[moment] = (here[moment] as number) + 1;
+    const { sameThings, setUpMinutes } = activity;
+    if (sameThings !== null)
+      setUp[d]?.set(sameThings, Math.max(setUp[d]?.get(sameThings) ?? 0, setUpMinutes));
     if (activity.wet) wet[d] = (wet[d] as number) + 1;
     for (const { item, base, each } of activity.uses)
       stock[item] = (stock[item] ?? 0) - base - each * size;

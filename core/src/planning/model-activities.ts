@@ -5,6 +5,7 @@ import { roundsOf } from '../rounds/index.js';
 import { skillOf } from '../skills/index.js';
 import {
   type Care,
+  ORDINARY,
   activityKeptFrom,
   clothedIn,
   groupLimit,
@@ -42,6 +43,7 @@ interface Around {
   readonly moments: readonly ModelMoment[];
   readonly days: readonly ModelDay[];
   readonly first: Day;
+  readonly sameThings: ReadonlyMap<string, number>;
   /** Filled with what the activities use up. */
   readonly items: { words: string; stock: number }[];
 }
@@ -49,7 +51,7 @@ interface Around {
 /** An activity as numbers: how long it takes, what it needs, and what it brings to whom. */
 export function activityFor(facts: WeekFacts, activity: Activity, around: Around): ModelActivity {
   const { children, things, household, sheet, lately } = facts;
-  const { wants, careful, moments, days, first, items } = around;
+  const { wants, careful, moments, days, first, items, sameThings } = around;
   const { band } = activity;
   const lowest = Math.min(LOWEST_TOP, ...topsOf(activity));
   const suppose = isInTheHouse(activity, things, facts.had);
@@ -99,6 +101,7 @@ export function activityFor(facts: WeekFacts, activity: Activity, around: Around
     band,
     setUpMinutes: activity.setUpMinutes,
     clearUpMinutes: activity.clearUpMinutes,
+    sameThings: sameThings.get(activity.id) ?? null,
     wet: activity.mess !== 'dry',
     outdoors: activity.place === 'out',
     minutes,
@@ -138,6 +141,28 @@ export function activityFor(facts: WeekFacts, activity: Activity, around: Around
     ),
     leftOut: activity.ways.includes('left-out'),
   };
+}
+
+/** What has to be set up of an activity, as one word; empty where that is nothing but paper and pencil. */
+const thingsWord = ({ band, needs, setUpMinutes }: Activity): string =>
+  band === 'woven' || setUpMinutes === 0
+    ? ''
+    : needs
+        .filter((need) => !need.consumable && !ORDINARY.includes(need.use))
+        .map(({ use, faces }) => `${use} ${faces ?? ''}`)
+        .sort()
+        .join('/');
+
+/** Activities that are set up with the same things as others, by id, with the same number for all of them. */
+export function withSameThings(all: readonly Activity[]): Map<string, number> {
+  const words = all.map(thingsWord);
+  return new Map(
+    all.flatMap(({ id }, i): [string, number][] => {
+      const word = words[i] ?? '';
+      const isShared = word !== '' && words.filter((one) => one === word).length > 1;
+      return isShared ? [[id, words.indexOf(word)]] : [];
+    }),
+  );
 }
 
 /** Minutes of a card with one, two ... children in focus, as long as its longest time takes them. */

@@ -105,6 +105,8 @@ export interface ModelActivity {
   readonly band: Band;
   readonly setUpMinutes: number;
   readonly clearUpMinutes: number;
+  /** The same number where the same things are set up: once a day is enough; null where nothing is. */
+  readonly sameThings: number | null;
   readonly wet: boolean;
   readonly outdoors: boolean;
   /** Minutes of a card with 1, 2, 3 ... focus children; as many as its longest time takes. */
@@ -169,9 +171,26 @@ function needsInvitation(model: WeekModel, a: number, d: number, size: number): 
   return band !== 'woven' && (model.days[d]?.here.length ?? 0) > size;
 }
 
-/** What a card with so many focus children takes of the adult's time, an invitation included. */
+/** What a card with so many focus children takes of the adult's time by itself, an invitation included. */
 export function adultMinutes(model: WeekModel, a: number, d: number, size: number): number {
   const activity = model.activities[a] as ModelActivity;
   const beside = needsInvitation(model, a, d, size) ? INVITATION_MINUTES : 0;
   return minutesOf(activity, size) + activity.setUpMinutes + activity.clearUpMinutes + beside;
+}
+
+/**
+ * What cards take of the adult's time: of those of a day with the same things the longest set-up counts.
+ */
+export function minutesOfCards(model: WeekModel, cards: readonly Card[]): number {
+  const setUp = new Map<string, number>();
+  let minutes = 0;
+  for (const { activity: a, day, focus } of cards) {
+    const { sameThings, setUpMinutes } = model.activities[a] as ModelActivity;
+    minutes += adultMinutes(model, a, day, focus.length);
+    if (sameThings === null) continue;
+    const known = setUp.get(`${day} ${sameThings}`) ?? 0;
+    minutes -= Math.min(known, setUpMinutes);
+    setUp.set(`${day} ${sameThings}`, Math.max(known, setUpMinutes));
+  }
+  return minutes;
 }

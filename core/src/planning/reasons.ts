@@ -2,7 +2,7 @@ import { because } from '../activities/index.js';
 import { capital, joinWords, numberWord } from '../numbers/index.js';
 import { skillOf } from '../skills/index.js';
 import { alternativesTo, shareWords } from './alternatives.js';
-import type { Card } from './model.js';
+import type { Card, ModelActivity } from './model.js';
 import { FRESH } from './settings.js';
 import { weekdayOf } from './violations.js';
 import type { PlannedWeek } from './week-model.js';
@@ -55,13 +55,27 @@ export function reasonFor(week: PlannedWeek, card: Card, others: readonly Card[]
         ? ['It was used in the last two weeks, which counts a little against it.']
         : []),
       ...(activity.fresh >= FRESH.week ? ['It has not been used for a while.'] : []),
-      ...(activity.setUpMinutes > 0
-        ? [
-            `${activity.setUpMinutes} ${activity.setUpMinutes === 1 ? 'minute' : 'minutes'} to set up.`,
-          ]
-        : []),
+      ...setUpWords(model, card, others),
     ],
   };
+}
+
+/** How long a card takes to set up, or with what of the same day it is set up already. */
+function setUpWords(
+  { activities }: PlannedWeek['model'],
+  card: Card,
+  others: readonly Card[],
+): string[] {
+  const { setUpMinutes, sameThings } = activities[card.activity] as ModelActivity;
+  if (setUpMinutes === 0) return [];
+  const same = others.find(
+    ({ activity, day }) =>
+      day === card.day && sameThings !== null && activities[activity]?.sameThings === sameThings,
+  );
+  const minutes = `${setUpMinutes} ${setUpMinutes === 1 ? 'minute' : 'minutes'} to set up`;
+  if (!same) return [`${minutes}.`];
+  const title = activities[same.activity]?.title ?? '';
+  return [`${minutes}, once for this and for ${title}: they need the same things.`];
 }
 
 function forChild(

@@ -64,6 +64,7 @@ export const aModelActivity = (
     band,
     setUpMinutes: band === 'woven' ? 0 : 1,
     clearUpMinutes: band === 'woven' ? 0 : 1,
+    sameThings: null,
     wet: false,
     outdoors: false,
     minutes: Array.from({ length: focus }, (_, i) => Math.ceil(tries * (i + 1))),
@@ -149,6 +150,18 @@ export function brokenRules(model: WeekModel, cards: readonly Card[]): string[] 
   };
   const sum = (list: readonly Card[], by: (card: Card) => number): number =>
     list.reduce((all, card) => all + by(card), 0);
+  const wholeOf = (list: readonly Card[]): number => {
+    const spared = list.map((card, i) => {
+      const { sameThings, setUpMinutes } = of(card);
+      const earlier = list
+        .slice(0, i)
+        .filter((one) => one.day === card.day && sameThings !== null)
+        .filter((one) => of(one).sameThings === sameThings)
+        .map((one) => of(one).setUpMinutes);
+      return Math.min(setUpMinutes, Math.max(0, ...earlier));
+    });
+    return sum(list, whole) - spared.reduce((all, one) => all + one, 0);
+  };
   const has = (card: Card, c: number): boolean => card.focus.some(({ child }) => child === c);
 
   days.forEach((day, d) => {
@@ -159,7 +172,7 @@ export function brokenRules(model: WeekModel, cards: readonly Card[]): string[] 
       if (count > Math.max(0, limits.cards[band] - day.emptied[band]))
         say(`${count} ${band} on ${d}`);
     }
-    if (sum(on, whole) > limits.dayMinutes + 1e-9) say(`adult ${sum(on, whole)} min on ${d}`);
+    if (wholeOf(on) > limits.dayMinutes + 1e-9) say(`adult ${wholeOf(on)} min on ${d}`);
     moments.forEach((moment, m) => {
       const there = on.filter((card) => card.moment === m);
       if (sum(there, led) > moment.minutes) say(`minutes of ${moment.id} on ${d}`);
@@ -188,7 +201,7 @@ export function brokenRules(model: WeekModel, cards: readonly Card[]): string[] 
   );
   const full = kinds.filter((kind) => kind !== '');
   if (new Set(full).size < full.length) say('two days alike');
-  if (sum(cards, whole) > limits.weekMinutes + 1e-9) say('adult minutes of the week');
+  if (wholeOf(cards) > limits.weekMinutes + 1e-9) say('adult minutes of the week');
   activities.forEach((activity, a) => {
     const on = cards.filter((card) => card.activity === a).map((card) => card.day);
     if (on.length > 2) say(`${activity.id} ${on.length} times`);

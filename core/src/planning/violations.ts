@@ -1,6 +1,12 @@
 import { joinWords } from '../numbers/index.js';
 import { type Band, dayInWords } from '../vocabulary/index.js';
-import { type Card, type ModelActivity, type WeekModel, adultMinutes, minutesOf } from './model.js';
+import {
+  type Card,
+  type ModelActivity,
+  type WeekModel,
+  minutesOf,
+  minutesOfCards,
+} from './model.js';
 import { BAND, MOST_A_WEEK, RANGES_APART } from './settings.js';
 import { besideDay, termsOn } from './terms.js';
 
@@ -135,10 +141,7 @@ function ofDay(model: WeekModel, card: Card, others: readonly Card[], on: string
   const most = limits.cards[band] - (days[card.day]?.emptied[band] ?? 0);
   if (inBand > most)
     found.push(`${on} then has ${inBand} ${ACTIVITIES[band]}; ${most} is the most.`);
-  const adult = sameDay.reduce(
-    (sum, one) => sum + adultMinutes(model, one.activity, one.day, one.focus.length),
-    0,
-  );
+  const adult = minutesOfCards(model, sameDay);
   if (adult > limits.dayMinutes) {
     found.push(
       `${on} then takes ${Math.round(adult)} of your minutes; ${Math.round(limits.dayMinutes)} is the most.`,

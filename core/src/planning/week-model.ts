@@ -10,7 +10,7 @@ import {
   weekdayNumber,
 } from '../vocabulary/index.js';
 import type { WeekFacts } from './facts.js';
-import { activityFor } from './model-activities.js';
+import { activityFor, withSameThings } from './model-activities.js';
 import { childFor, wantsOf } from './model-children.js';
 import type {
   Card,
@@ -59,9 +59,9 @@ export function weekModel(facts: WeekFacts): PlannedWeek {
       !sheet.banned.includes(activity.id) ||
       facts.entries.some((entry) => entry.activityId === activity.id),
   );
-  const activities = known.map((activity) =>
-    activityFor(facts, activity, { wants, careful, moments, first, items, days }),
-  );
+  const sameThings = withSameThings(known);
+  const around = { wants, careful, moments, first, items, days, sameThings };
+  const activities = known.map((activity) => activityFor(facts, activity, around));
   const cardOf = (entry: PlanEntry): Card => ({
     activity: known.findIndex((one) => one.id === entry.activityId),
     day: days.findIndex((one) => one.day === entry.day),

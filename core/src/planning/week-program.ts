@@ -8,8 +8,10 @@ import {
   type WeekModel,
   adultMinutes,
   minutesOf,
+  minutesOfCards,
 } from './model.js';
 import {
+  ADULT_MINUTE,
   AGAIN,
   BAND,
   FAIR,
@@ -98,6 +100,8 @@ export function weekProgram(
     const ledMinutes: Term[][] = children.map(() => []);
     const firstOf = children.map(({ wants }) => wants.map((): Term[] => []));
     const wet: Term[] = [];
+    /** Activities with the same things, each with the set-up of its cards. */
+    const setUps = new Map<number, Map<number, Term[]>>();
 
     const card = (
       a: number,
@@ -107,8 +111,10 @@ export function weekProgram(
       least = 0,
     ): Term => {
       const activity = activities[a] as ModelActivity;
-      const cost = Math.min(...on.map((d) => cardCost(model, a, d, size)));
-      const minutes = Math.min(...on.map((d) => adultMinutes(model, a, d, size)));
+      const { sameThings, setUpMinutes } = activity;
+      const less = sameThings === null ? 0 : setUpMinutes;
+      const cost = Math.min(...on.map((d) => cardCost(model, a, d, size))) - ADULT_MINUTE * less;
+      const minutes = Math.min(...on.map((d) => adultMinutes(model, a, d, size))) - less;
       const z = program.column(-cost, most, whole, least);
       cardsOf[a]?.push([z, 1]);
       if (byDay)
@@ -116,6 +122,10 @@ export function weekProgram(
       spanMinutes.push([z, minutes]);
       bandCards[activity.band]?.push([z, 1]);
       if (activity.wet) wet.push([z, 1]);
+      if (sameThings !== null) {
+        const same = setUps.get(sameThings) ?? new Map<number, Term[]>();
+        setUps.set(sameThings, same.set(a, [...(same.get(a) ?? []), [z, less]]));
+      }
       for (const { item, base, each } of activity.uses) usedOf[item]?.push([z, base + each * size]);
       return [z, 1];
     };
@@ -172,6 +182,12 @@ export function weekProgram(
       }
     });
 
+    for (const same of setUps.values()) {
+      // The longest set-up of the day; over several days no less than any activity's in all.
+      const once = program.column(-ADULT_MINUTE, Infinity);
+      for (const terms of same.values()) program.atMost([...terms, [once, -1]], 0);
+      spanMinutes.push([once, 1]);
+    }
     for (const band of BANDS) {
       const places = span.reduce((sum, d) => {
         const there = stood.filter(
@@ -272,12 +288,6 @@ export function weekProgram(
   });
   return program.build();
 }
-
-const minutesOfCards = (model: WeekModel, cards: readonly Card[]): number =>
-  cards.reduce(
-    (sum, card) => sum + adultMinutes(model, card.activity, card.day, card.focus.length),
-    0,
-  );
 
 /** What a child's week is worth, as pieces of straight lines. */
 function childWorth(

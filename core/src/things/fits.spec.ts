@@ -1,6 +1,16 @@
 import { LIBRARY, findActivity } from '../activities/index.js';
+import { evaluate } from '../activities/quantity.js';
 import { type Need, type Thing, newThing } from '../vocabulary/index.js';
-import { facesOf, fits, isInTheHouse, needKey, needsOf, standInsFor, usable } from './index.js';
+import {
+  facesOf,
+  fits,
+  groupLimit,
+  isInTheHouse,
+  needKey,
+  needsOf,
+  standInsFor,
+  usable,
+} from './index.js';
 
 let made = 0;
 const thing = (name: string, use: Thing['use'], more: Partial<Thing> = {}): Thing => ({
@@ -126,5 +136,46 @@ describe('getting ready', () => {
     const few = { ...snails, count: 2 };
     const line = needsOf([{ ...at('table', false), named: 'felt snails' }], [discs, few]);
     expect(line.find(({ use }) => use === 'counter')!.thing!.name).toBe('felt discs');
+  });
+
+  it('gives one thing to one need at a time', () => {
+    const change = findActivity('small-change')!;
+    const coins = (count: number) => [thing('play coins', 'coin', { count })];
+    const line = (words: string, things: readonly Thing[]) =>
+      needsOf([{ activity: change, sizes: { tops: [5] }, care: CARE }], things).find(
+        (one) => one.words === words,
+      )!;
+    const wanted = line('play coins: fives', []).count;
+    const ones = line('play coins: ones', []).count;
+    expect(line('play coins: fives', coins(ones + wanted)).short).toBe(0);
+    expect(line('play coins: fives', coins(ones + wanted - 1)).short).toBe(1);
+    const all = change.needs
+      .filter(({ use }) => use === 'coin')
+      .reduce((sum, { must }) => sum + evaluate(must, { tops: [5] }), 0);
+    const other = change.needs
+      .filter(({ use }) => use !== 'coin')
+      .map(({ use, words }) => thing(words, use, { count: 99 }));
+    const group = (count: number) => groupLimit(change, [5], 1, [...coins(count), ...other], CARE);
+    expect(group(all)).toBe(1);
+    expect(group(all - 1)).toBe(0);
+  });
+
+  it('takes a thing twice in a moment where one thing is led after another', () => {
+    const both = (beside: boolean) => {
+      const [first, second] = [findActivity('doubles')!, findActivity('layouts')!];
+      const planned = [
+        { ...at('floor', false), activity: first },
+        { ...at('floor', beside), activity: second },
+      ];
+      const colors = [
+        { name: 'red', count: 5 },
+        { name: 'blue', count: 5 },
+      ];
+      return needsOf(planned, [thing('felt discs', 'counter', { count: 10, colors, alike: true })])
+        .filter(({ use }) => use === 'counter')
+        .reduce((sum, { short }) => sum + short, 0);
+    };
+    expect(both(false)).toBe(0);
+    expect(both(true)).toBe(5);
   });
 });

@@ -1,3 +1,4 @@
+export * from './at-home.js';
 export * from './care.js';
 export * from './cautions.js';
 export * from './fits.js';

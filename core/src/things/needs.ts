@@ -1,5 +1,6 @@
 import { type Sizes, evaluate, explain } from '../activities/quantity.js';
 import type { Activity, Need, Thing, Use } from '../vocabulary/index.js';
+import { isInTheHouse } from './at-home.js';
 import { type Care, isSafe, unsafeBecause } from './care.js';
 import { fits } from './fits.js';
 import { type Recipe, keptFrom, needKeptFrom, recipeFor } from './holds.js';
@@ -68,10 +69,7 @@ const LIKE_USES: Partial<Record<Use, readonly Use[]>> = {
   vehicle: ['loose'],
   hoop: ['yarn', 'tape'],
   coin: ['counter'],
-  balance: ['scale'],
-  scale: ['balance'],
   parcel: ['sack', 'box'],
-  puppet: ['cloth'],
 };
 const BEST_SHOWN = 3;
 const SAME_SIZE = 0.3;
@@ -172,6 +170,14 @@ export interface NeedLine {
   readonly moments: readonly string[];
 }
 
+/** What is needed at one moment: the most that is led with at once, and all that lies beside it. */
+interface AtMoment {
+  led: number;
+  beside: number;
+  /** Activities that are led with it: one after the other, so that only needs of one meet. */
+  readonly ids: Set<string>;
+}
+
 interface Sum {
   need: Need;
   care: Care;
@@ -180,9 +186,10 @@ interface Sum {
   sum: string;
   titles: string[];
   named: string | undefined;
-  /** By moment: the most that is led with at once, and all that lies beside it. */
-  moments: Map<string, { led: number; beside: number }>;
+  moments: Map<string, AtMoment>;
   momentIds: Set<string>;
+  /** Supposed to be in the house although it is not listed. */
+  isAtHome: boolean;
 }
 
 /** The same care gives the same word. */
@@ -191,15 +198,23 @@ const careWord = ({ noSmallParts, allergies = [] }: Care): string =>
 
 /**
  * What some planned activities need in all: the most wanted at once of each kind, since things are
- * used again, and the sum of what is used up. Where those in reach differ, so may the things: each kind
- * of care has a line of its own. What is short stands first, then in the given order.
+ * used again, and the sum of what is used up. One thing serves one need at a time. Where those in
+ * reach differ, so may the things: each kind of care has a line of its own. What is short stands first,
+ * then in the given order.
+ * @param had what was ticked as lying ready lately, by `needKey`; where it is not said, everything that
+ *   is not listed may be in the house
  */
-export function needsOf(planned: readonly Planned[], cupboard: readonly Thing[]): NeedLine[] {
+export function needsOf(
+  planned: readonly Planned[],
+  cupboard: readonly Thing[],
+  had?: ReadonlySet<string>,
+): NeedLine[] {
   const sums = new Map<string, Sum>();
   const cares = [...new Set(planned.map(({ care }) => careWord(care)))];
   for (const { activity, sizes, care, when, named } of planned) {
     const moment = when ? `${when.day} ${when.moment}` : '';
     const beside = when?.beside ?? false;
+    const atHome = had ? isInTheHouse(activity, cupboard, had) : () => true;
     for (const need of activity.needs) {
       const kind = [need.use, need.words, need.colors].join('/');
       const key = careWord(care) === cares[0] ? kind : `${kind}/${careWord(care)}`.slice(0, 120);
@@ -209,17 +224,30 @@ export function needsOf(planned: readonly Planned[], cupboard: readonly Thing[])
       const sum = explain(need.must, sizes);
       const known = sums.get(key);
       if (!known) {
-        const moments = new Map([
-          [moment, { led: beside ? 0 : count, beside: beside ? count : 0 }],
-        ]);
+        const here = { led: beside ? 0 : count, beside: beside ? count : 0 };
+        const moments = new Map([[moment, { ...here, ids: new Set([activity.id]) }]]);
         const momentIds = new Set(when ? [when.moment] : []);
         const titles = [activity.title];
-        sums.set(key, { need, care, count, wish, sum, named, moments, momentIds, titles });
+        const isAtHome = atHome(need);
+        sums.set(key, {
+          need,
+          care,
+          count,
+          wish,
+          sum,
+          named,
+          moments,
+          momentIds,
+          titles,
+          isAtHome,
+        });
         continue;
       }
       known.named ??= named;
+      known.isAtHome &&= atHome(need);
       if (when) known.momentIds.add(when.moment);
-      const here = known.moments.get(moment) ?? { led: 0, beside: 0 };
+      const here = known.moments.get(moment) ?? { led: 0, beside: 0, ids: new Set<string>() };
+      here.ids.add(activity.id);
       if (beside) here.beside += count;
       else here.led = Math.max(here.led, count);
       known.moments.set(moment, here);
@@ -235,8 +263,38 @@ export function needsOf(planned: readonly Planned[], cupboard: readonly Thing[])
       if (!known.titles.includes(activity.title)) known.titles.push(activity.title);
     }
   }
-  const lines = [...sums].map(([key, sum]) => lineFor(key, sum, cupboard));
+  const taken: Taken[] = [];
+  const lineOf = new Map<string, NeedLine>();
+  // What a card speaks of is taken for that card, and only then for what else would do with it.
+  const named = [...sums].filter(([, sum]) => sum.named !== undefined);
+  for (const [key, sum] of [...named, ...sums]) {
+    if (lineOf.has(key)) continue;
+    const line = lineFor(key, sum, cupboard, taken);
+    lineOf.set(key, line);
+    if (line.thing) taken.push({ thing: line.thing, sum });
+  }
+  const lines = [...sums.keys()].flatMap((key) => lineOf.get(key) ?? []);
   return lines.sort((a, b) => Number(b.short > 0) - Number(a.short > 0));
+}
+
+/** A thing and what it is taken for. */
+interface Taken {
+  readonly thing: Thing;
+  readonly sum: Sum;
+}
+
+/** How many of a thing lie elsewhere while a need is served, at most. */
+function takenOf(thing: Thing, { moments }: Sum, taken: readonly Taken[]): number {
+  const atOnce = [...moments].map(([moment, here]) =>
+    taken.reduce((all, { thing: other, sum }) => {
+      const there = other.id === thing.id ? sum.moments.get(moment) : undefined;
+      if (!there) return all;
+      const meet = [...there.ids].some((id) => here.ids.has(id));
+      const led = meet || here.beside > 0 ? there.led : 0;
+      return all + led + there.beside;
+    }, 0),
+  );
+  return Math.max(0, ...atOnce);
 }
 
 /** What is surest is said: that it holds something, before that it may, before that nobody knows. */
@@ -261,12 +319,16 @@ function keptBy(
 
 function lineFor(
   key: string,
-  { need, care, count, wish, sum, titles, named, momentIds }: Sum,
+  all: Sum,
   cupboard: readonly Thing[],
+  taken: readonly Taken[],
 ): NeedLine {
+  const { need, care, count, wish, sum, titles, named, momentIds } = all;
+  const free = (thing: Thing): number =>
+    Math.max(0, usable(thing, need) - takenOf(thing, all, taken));
   const fitting = cupboard
-    .map((thing) => ({ thing, has: usable(thing, need), because: unsafeBecause(thing, care) }))
-    .filter((one) => one.has > 0);
+    .filter((thing) => usable(thing, need) > 0)
+    .map((thing) => ({ thing, has: free(thing), because: unsafeBecause(thing, care) }));
   const ranked = [...fitting].sort(
     (a, b) =>
       Number(b.has >= count) - Number(a.has >= count) ||
@@ -274,10 +336,11 @@ function lineFor(
       b.has - a.has,
   );
   const safe = ranked.filter((one) => one.because === null);
+  const others = cupboard.filter((thing) => takenOf(thing, all, taken) === 0);
   const best = safe[0] ?? null;
-  // What the cupboard does not list at all is not counted as missing: it may well be in the house.
+  // What is not listed is not counted as missing where it may well be in the house.
   const unlisted = fitting.length === 0;
-  const short = unlisted ? 0 : Math.max(0, count - (best?.has ?? 0));
+  const short = unlisted && all.isAtHome ? 0 : Math.max(0, count - (best?.has ?? 0));
   const missing = unlisted ? count : short;
   const { allergies = [] } = care;
   const barred = unlisted ? keptBy(allergies, (one) => needKeptFrom(need, one)) : null;
@@ -293,7 +356,7 @@ function lineFor(
     thing: best?.thing ?? null,
     has: best?.has ?? 0,
     short,
-    standIns: missing > 0 ? standInsFor(need, missing, cupboard, care, best?.thing ?? null) : [],
+    standIns: missing > 0 ? standInsFor(need, missing, others, care, best?.thing ?? null) : [],
     away: fitting.flatMap(({ thing, because }) => {
       if (because === null) return [];
       const by = keptBy(allergies, (one) => keptFrom(thing, one));

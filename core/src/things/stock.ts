@@ -1,37 +1,11 @@
 import { evaluate } from '../activities/quantity.js';
-import type { Activity, Need, Thing, Use } from '../vocabulary/index.js';
+import type { Activity, Need, Thing } from '../vocabulary/index.js';
 import { type Care, LARGE_USES, isSafe } from './care.js';
-import { PRINTED, needKeptFrom } from './holds.js';
+import { needKeptFrom } from './holds.js';
 import { standInsFor, usable } from './needs.js';
 
 /** More than any activity asks for: nobody counts what is not on the list. */
 const PLENTY = 1000;
-
-/** In every house, listed or not (common practice, no source). */
-const ORDINARY: readonly Use[] = ['paper', 'pen'];
-
-/** The same for every activity that needs it, in whatever number. */
-export const needKey = ({ use, words, colors }: Pick<Need, 'use' | 'words' | 'colors'>): string =>
-  [use, words, colors].join('/');
-
-/**
- * Says what may be supposed to be in the house although the cupboard does not list it: ordinary things,
- * what can be printed for the activity, what was ticked as lying ready; and everything, as long as
- * nothing is listed at all.
- * @param had what was ticked, by `needKey`
- */
-export const isInTheHouse =
-  (
-    { sheets }: Pick<Activity, 'sheets'>,
-    cupboard: readonly Thing[],
-    had: ReadonlySet<string>,
-  ): ((need: Need) => boolean) =>
-  (need) =>
-    cupboard.length === 0 ||
-    ORDINARY.includes(need.use) ||
-    need.faces === 'blank' ||
-    (sheets.length > 0 && PRINTED.includes(need.use)) ||
-    had.has(needKey(need));
 
 /**
  * How many things serve a need here: the best that is safe, or what could stand in for it. What the
@@ -70,7 +44,7 @@ export function groupLimit(
   care: Care,
 ): number {
   const widest = [...tops].sort((a, b) => b - a).slice(0, most);
-  return groupWithin(activity, widest, stocksFor(activity, cupboard, care));
+  return groupWithin(widest, stocksFor(activity, cupboard, care));
 }
 
 /** The same for groups in which all have one range, range by range. */
@@ -85,34 +59,52 @@ export function groupLimits(
   const stocks = stocksFor(activity, cupboard, care, suppose);
   return ranges.map((top) =>
     groupWithin(
-      activity,
       Array.from({ length: most }, () => top),
       stocks,
     ),
   );
 }
 
-/** Of what is used up the week counts how much; here it is asked whether any of it is safe. */
-const stocksFor = (
+/** How many of something serve some needs of an activity together. */
+interface Stock {
+  readonly needs: readonly Need[];
+  readonly has: number;
+}
+
+/**
+ * What there is for each need, and for those of one use together, as one thing serves one need at a
+ * time. Of what is used up the week counts how much; here it is asked whether any of it is safe.
+ */
+function stocksFor(
   { needs }: Pick<Activity, 'needs'>,
   cupboard: readonly Thing[],
   care: Care,
   suppose?: (need: Need) => boolean,
-): number[] =>
-  needs.map((need) => {
-    if (!need.consumable) return stockFor(need, cupboard, care, suppose);
-    return stockFor(need, cupboard, { ...care, noSmallParts: false }, suppose) > 0 ? Infinity : 0;
+): Stock[] {
+  const single = needs.map((need): Stock => {
+    if (!need.consumable) return { needs: [need], has: stockFor(need, cupboard, care, suppose) };
+    const any = stockFor(need, cupboard, { ...care, noSmallParts: false }, suppose);
+    return { needs: [need], has: any > 0 ? Infinity : 0 };
   });
+  const together = [...new Set(needs.map(({ use }) => use))].flatMap((use): Stock[] => {
+    const same = single.filter((one) => one.needs[0]?.use === use);
+    if (same.length < 2 || same.some(({ has }) => !Number.isFinite(has))) return [];
+    const of = same.flatMap((one) => one.needs);
+    const counts = cupboard.map((thing) =>
+      isSafe(thing, care) ? Math.max(...of.map((need) => usable(thing, need))) : 0,
+    );
+    return [{ needs: of, has: counts.reduce((sum, count) => sum + count, 0) }];
+  });
+  return [...single, ...together];
+}
 
-function groupWithin(
-  { needs }: Pick<Activity, 'needs'>,
-  tops: readonly number[],
-  stocks: readonly number[],
-): number {
+function groupWithin(tops: readonly number[], stocks: readonly Stock[]): number {
   let group = 0;
   while (group < tops.length) {
     const sizes = { tops: tops.slice(0, group + 1) };
-    if (needs.some((need, i) => evaluate(need.must, sizes) > (stocks[i] as number))) break;
+    const wanted = ({ needs }: Stock): number =>
+      needs.reduce((sum, need) => sum + evaluate(need.must, sizes), 0);
+    if (stocks.some((stock) => wanted(stock) > stock.has)) break;
     group++;
   }
   return group;

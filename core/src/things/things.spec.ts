@@ -208,7 +208,8 @@ describe('laying ready', () => {
   });
 
   it('has a line for each kind of care: what is small for one moment, and large for another', () => {
-    const big = thing({ name: 'felt discs', count: 30, colors: [] });
+    const id = '00000000-0000-4000-8000-000000000012';
+    const big = thing({ id, name: 'felt discs', count: 30, colors: [] });
     const large = { ...big, shape: { kind: 'disc', diameterMm: 60, thicknessMm: 8 } as const };
     const lines = needsOf(
       [true, false].map((noSmallParts) => ({

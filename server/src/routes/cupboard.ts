@@ -23,6 +23,7 @@ import { Router } from 'express';
 import * as v from 'valibot';
 import type { Store } from '../database/store.js';
 import { checked, wrongField } from '../problems.js';
+import { hadLately } from '../week.js';
 import type { Context } from './context.js';
 import { addRows } from './rows.js';
 
@@ -67,7 +68,8 @@ export function needsFor(
   here: (day: string) => readonly Child[],
 ): NeedLine[] {
   const planned = entries.flatMap((entry) => plannedOf(store, entry, here(entry.day)) ?? []);
-  return needsOf(planned, store.things.all());
+  const [first] = entries.map(({ day }) => day).sort();
+  return needsOf(planned, store.things.all(), first ? hadLately(store, first) : undefined);
 }
 
 /** The cautions that apply to an entry, each with what to do. */

@@ -12,6 +12,7 @@ import {
   svgOf,
   usualWish,
 } from '@gumo/core/sheets';
+import { ORDINARY, PRINTED } from '@gumo/core/things';
 import { type Child, Day, Id, type Use, addDays } from '@gumo/core/vocabulary';
 import { type Request, Router } from 'express';
 import * as v from 'valibot';
@@ -142,8 +143,14 @@ export function sheetsRoutes(context: Context): Router {
         .flatMap((entry) => {
           const here = entry.takers.filter(({ childId }) => !away.includes(childId));
           const children = here.flatMap(({ childId }) => store.children.find(childId) ?? []);
-          const [thing] = needsFor(store, [{ ...entry, takers: here }], () => children).flatMap(
-            (line) => (line.thing && LAID.has(line.use) ? (acrossOf(line.thing.shape) ?? []) : []),
+          const lines = needsFor(store, [{ ...entry, takers: here }], () => children);
+          const onPaper = lines.filter(
+            ({ use }) => PRINTED.includes(use) && !ORDINARY.includes(use),
+          );
+          const isAtHand = onPaper.every((line) => line.thing !== null && line.short === 0);
+          if (onPaper.length > 0 && isAtHand) return [];
+          const [thing] = lines.flatMap((line) =>
+            line.thing && LAID.has(line.use) ? (acrossOf(line.thing.shape) ?? []) : [],
           );
           return proposedFor(entry.activityId, here).map(({ kind, childId, low, high }) => ({
             kind,

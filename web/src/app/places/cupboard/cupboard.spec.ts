@@ -42,6 +42,14 @@ describe('the cupboard', () => {
     expect(place.text).toContain('bowls would do: enough of them');
   });
 
+  it('says of what nobody measured that it counts as a small part, but for what is large', async () => {
+    const chestnuts = aThing(4, 'chestnuts', { use: 'loose', shape: { kind: 'unknown' } });
+    const place = await Place.open(Cupboard, { things: [discs, chestnuts, bowls] });
+    const sizes = place.all('.row .size');
+    expect(sizes.filter((words) => words.includes('not measured')).length).toBe(1);
+    expect(place.all('.row').find((row) => row.includes('chestnuts'))).toContain('not measured');
+  });
+
   it('finds by every word, in what, use, box and interests', async () => {
     const place = await Place.open(Cupboard, { things: [discs, cups, bowls] });
     const search = place.find<HTMLInputElement>('input[type=search]');

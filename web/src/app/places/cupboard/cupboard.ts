@@ -6,7 +6,7 @@ import {
   inject,
   signal,
 } from '@angular/core';
-import { asksWhatItHolds, readPasted, smallPart } from '@gumo/core/things';
+import { LARGE_USES, asksWhatItHolds, readPasted, smallPart } from '@gumo/core/things';
 import { type Thing, newThing } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
 import { v7 as uuid } from 'uuid';
@@ -109,8 +109,12 @@ export class Cupboard {
     }
   }
 
-  protected isSmall(thing: Thing): boolean {
-    return smallPart(thing.shape) !== 'neither';
+  /** "small part", or that it counts as one as nobody has measured it; empty where it is none. */
+  protected smallWords({ shape, use }: Thing): string {
+    if (shape.kind === 'unknown') {
+      return LARGE_USES.includes(use) ? '' : 'not measured: counts as a small part';
+    }
+    return smallPart(shape) === 'neither' ? '' : 'small part';
   }
 
   /** True where nobody has said what it holds, and somebody could be allergic to it. */
