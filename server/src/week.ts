@@ -6,11 +6,11 @@ import { paceOf } from './pace.js';
 import { Problem } from './problems.js';
 import { dayOf } from './progress.js';
 import type { Context } from './routes/context.js';
+import { hadLately } from './routes/cupboard.js';
 
 const DAYS = 7;
-/** How far back it matters when an activity was used, and what was ticked as lying ready. */
+/** How far back it matters when an activity was used. */
 const LATELY_DAYS = 70;
-const HAD_DAYS = 60;
 
 /**
  * The week that begins on a Monday, in numbers and with its facts.
@@ -60,11 +60,4 @@ function firstDayOf(store: Store, childId: string): Day | null {
     if (day !== null) return day;
   }
   return null;
-}
-
-/** What was ticked as lying ready in the weeks before a day, and in the week from it on. */
-export function hadLately(store: Store, from: Day): Set<string> {
-  const days = Array.from({ length: HAD_DAYS }, (_, i) => addDays(from, DAYS - 1 - i));
-  const keys = days.flatMap((day) => store.days.find(day).laidReady);
-  return new Set(keys.map((key) => key.split('/').slice(0, 3).join('/')));
 }

@@ -106,3 +106,11 @@ function isRealDay(value: string): boolean {
 export type Id = v.InferOutput<typeof Id>;
 export type Day = v.InferOutput<typeof Day>;
 export type ClockTime = v.InferOutput<typeof ClockTime>;
+
+/** A number of the week, for one child or for all. */
+export const WeekNumber = v.pipe(
+  v.number('must be a number'),
+  v.integer('must be a whole number'),
+  v.minValue(1, 'must be at least 1'),
+  v.maxValue(20, 'must be at most 20'),
+);

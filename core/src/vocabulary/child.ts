@@ -1,6 +1,6 @@
 import * as v from 'valibot';
 import { Allergens } from './allergens.js';
-import { Day, Id, Version, filled, flag, list, oneOf, text } from './basics.js';
+import { Day, Id, Version, WeekNumber, filled, flag, list, oneOf, text } from './basics.js';
 
 /** Felt shapes that stand for a child wherever space is short. */
 export const PEG_SHAPES = [
@@ -36,13 +36,6 @@ export const ChildCautions = v.object({
   note: text(500),
 });
 
-const WeekNumber = v.pipe(
-  v.number('must be a number'),
-  v.integer('must be a whole number'),
-  v.minValue(1, 'must be at least 1'),
-  v.maxValue(20, 'must be at most 20'),
-);
-
 /** What an educator may write about a child; the rest is added by the household's server. */
 export const ChildDraft = v.object({
   name: filled(40),
@@ -55,7 +48,7 @@ export const ChildDraft = v.object({
     v.minLength(1, 'choose at least one'),
   ),
   policy: oneOf(POLICIES),
-  /** The number that this child's games take where it fits; null or absent for none. */
+  /** The number that this child's games take where it fits; null or absent for the household's. */
   weekNumber: v.optional(v.nullable(WeekNumber)),
 });
 

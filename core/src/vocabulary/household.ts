@@ -6,6 +6,7 @@ import {
   Minutes,
   Slug,
   Version,
+  WeekNumber,
   filled,
   flag,
   list,
@@ -73,6 +74,8 @@ export const Household = v.object({
   tablesADay: v.optional(wholeUpTo(8)),
   /** What paper and ink of a printed page cost, in the household's money. */
   pageCost: v.optional(v.pipe(v.number('must be a number'), v.minValue(0), v.maxValue(100))),
+  /** The number that all games take where it fits, but for children with one of their own. */
+  weekNumber: v.optional(v.nullable(WeekNumber)),
   againstClock: flag,
   nameNearest: flag,
   moments: list(Moment, 20),

@@ -23,12 +23,13 @@ import { Router } from 'express';
 import * as v from 'valibot';
 import type { Store } from '../database/store.js';
 import { checked, wrongField } from '../problems.js';
-import { hadLately } from '../week.js';
 import type { Context } from './context.js';
 import { addRows } from './rows.js';
 
 const WeekQuery = v.object({ from: Day });
 const DAYS = 7;
+/** How far back it matters what was ticked as lying ready. */
+const HAD_DAYS = 60;
 
 /** The built-in or own activity with this id. */
 export function activityIn(store: Store, id: string): Activity | undefined {
@@ -59,6 +60,13 @@ function plannedOf(
     when: { day: entry.day, moment: entry.momentId, beside: entry.invitation === true },
     ...(named ? { named } : {}),
   };
+}
+
+/** What was ticked as lying ready in the weeks before a day, and in the week from it on. */
+export function hadLately(store: Store, from: string): Set<string> {
+  const days = Array.from({ length: HAD_DAYS }, (_, i) => addDays(from, DAYS - 1 - i));
+  const keys = days.flatMap((day) => store.days.find(day).laidReady);
+  return new Set(keys.map((key) => key.split('/').slice(0, 3).join('/')));
 }
 
 /** What the open entries of the plan need, each for those who are in reach at its moment. */

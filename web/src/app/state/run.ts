@@ -359,7 +359,7 @@ export const runFeature = createFeature({
           picked: picks[child.id] ?? null,
           chosen: chosen[child.id] ?? null,
           today: sitting.day,
-          weekNumber: child.weekNumber ?? null,
+          weekNumber: child.weekNumber ?? household?.weekNumber ?? null,
           closing: isClosing(sitting, standing, time),
           worthTen: worthTen[child.id] ?? false,
           seed: `${sitting.id}/${child.id}`,

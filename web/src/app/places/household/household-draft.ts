@@ -24,6 +24,7 @@ const HOUSEHOLD_WORDS: FieldWords = {
   tablePerWeek: 'Table time a week',
   tablesADay: 'Table time a day',
   minutesADay: 'Your minutes a day',
+  weekNumber: 'Number of the week',
   preferredWay: 'How a sitting is given',
 };
 

@@ -32,6 +32,7 @@ describe('the household’s choices', () => {
     await choose(place, 'Filling a ten frame', 'pairs downwards');
     await choose(place, 'Table time a week', '4');
     await choose(place, 'The 4', 'closed');
+    await choose(place, 'Number of the week', '7');
     await choose(place, 'Against the clock', 'yes');
     expect(choices(place, 'Filling a ten frame')).toEqual(['pairs downwards']);
     await place.submit();
@@ -43,6 +44,7 @@ describe('the household’s choices', () => {
       'closed',
       true,
     ]);
+    expect(body.weekNumber).toBe(7);
     expect(place.find('[role=status]').textContent).toContain('Kept.');
   });
 

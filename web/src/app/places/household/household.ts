@@ -99,6 +99,17 @@ const QUESTIONS: readonly Question[] = [
     'For everything that is planned: leading, setting up, and clearing away. A lighter or a fuller week takes a third less or more.',
     [20, 30, 45, 60, 90].map((n): Choice => [String(n), `${n} minutes`]),
   ),
+  {
+    title: 'Number of the week',
+    about:
+      'Games take it where it fits, once each. A child may have another; see the child’s page.',
+    choices: ['none', '1', '2', '3', '4', '5', '6', '7', '8', '9', '10'].map((n): Choice => [n, n]),
+    get: ({ weekNumber }) => String(weekNumber ?? 'none'),
+    set: (settings, value) => ({
+      ...settings,
+      weekNumber: value === 'none' ? null : Number(value),
+    }),
+  },
   field(
     'frameFill',
     'Filling a ten frame',

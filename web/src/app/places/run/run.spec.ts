@@ -2,8 +2,10 @@ import { TestBed } from '@angular/core/testing';
 import { type ChildState, emptyState, fold, triesOf } from '@gumo/core/evidence';
 import { LIBRARY } from '@gumo/core/activities';
 import { skillOf } from '@gumo/core/skills';
-import type { Observation, Sitting, Thing } from '@gumo/core/vocabulary';
+import { type Observation, type Sitting, type Thing, newHousehold } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
+import { ChildrenActions } from '../../state/children';
+import { HouseholdActions } from '../../state/household';
 import { Outbox } from '../../state/outbox';
 import { RunActions, runFeature } from '../../state/run';
 import { Place, TODAY, aChild, aThing, id } from '../../testing/place';
@@ -137,6 +139,21 @@ describe('at the tray', () => {
     const wholes = noted().map(({ record }) => record.kind === 'bond' && record.whole);
     expect(new Set(wholes).size).toBe(1);
     expect(new Set(noted().map(({ round }) => round!.key)).size).toBe(3);
+  });
+
+  it('takes the number of the week of all, and a child’s own before it', async () => {
+    for (const own of [null, 7]) {
+      const { place, noted } = await begin('two-plates', alone(kofi, 10));
+      const store = TestBed.inject(Store);
+      store.dispatch(ChildrenActions.loaded({ children: [{ ...kofi, weekNumber: own }] }));
+      const household = { ...newHousehold(id(99), 'Spindle Cottage'), weekNumber: 8 };
+      store.dispatch(HouseholdActions.loaded({ household, activities: [...LIBRARY] }));
+      await place.settle();
+      await note(place, 'On their own');
+      const { record } = noted()[0]!;
+      expect(record.kind === 'bond' && record.whole).toBe(own ?? 8);
+      TestBed.resetTestingModule();
+    }
   });
 
   it('asks at once where the answer tapped speaks against the outcome', async () => {
