@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import type { Locator, Page } from '@playwright/test';
 import ICAL from 'ical.js';
 import { twiceAndAway } from '../../server/dist/testing/twice.js';
+import { plan } from '../plan';
 import { expect, test } from '../world';
 
 const cards = (page: Page): Locator => page.locator('gumo-week-card');
@@ -21,17 +22,6 @@ function under(page: Page, weekday: string): Promise<string[]> {
       .filter((card) => Math.abs(card.getBoundingClientRect().x - (column?.x ?? -999)) < 8)
       .map((card) => card.querySelector('.title')?.textContent?.trim() ?? '');
   }, weekday);
-}
-/** Plans the week on screen. It may be done before anything could be pressed meanwhile. */
-async function plan(page: Page): Promise<void> {
-  const kept = page
-    .waitForRequest(/\/plans\/[^/]+\/news/)
-    .then(() => page.waitForResponse(/\/api\/weeks\/[^/]+$/, { timeout: 25_000 }));
-  await page.getByRole('button', { name: 'Plan the week' }).click();
-  await kept;
-  await expect(page.getByRole('button', { name: 'Use this plan now' })).toBeHidden();
-  await expect(page.locator('gumo-week-card.coming')).toHaveCount(0);
-  await expect(page.locator('header p')).toContainText(/No plan could/);
 }
 async function drag(page: Page, card: Locator, weekday: string): Promise<void> {
   await card.scrollIntoViewIfNeeded();

@@ -340,8 +340,10 @@ function lineFor(
   const best = safe[0] ?? null;
   // What is not listed is not counted as missing where it may well be in the house.
   const unlisted = fitting.length === 0;
-  const short = unlisted && all.isAtHome ? 0 : Math.max(0, count - (best?.has ?? 0));
-  const missing = unlisted ? count : short;
+  const lacking = Math.max(0, count - (best?.has ?? 0));
+  const standIns = lacking > 0 ? standInsFor(need, lacking, others, care, best?.thing ?? null) : [];
+  const isServed = all.isAtHome || standIns.some((one) => one.has >= lacking);
+  const short = unlisted && isServed ? 0 : lacking;
   const { allergies = [] } = care;
   const barred = unlisted ? keptBy(allergies, (one) => needKeptFrom(need, one)) : null;
   const isKept = barred !== null || (fitting.length > 0 && safe.length === 0);
@@ -356,7 +358,7 @@ function lineFor(
     thing: best?.thing ?? null,
     has: best?.has ?? 0,
     short,
-    standIns: missing > 0 ? standInsFor(need, missing, others, care, best?.thing ?? null) : [],
+    standIns,
     away: fitting.flatMap(({ thing, because }) => {
       if (because === null) return [];
       const by = keptBy(allergies, (one) => keptFrom(thing, one));

@@ -75,7 +75,13 @@ export function needsFor(
   entries: readonly PlanEntry[],
   here: (day: string) => readonly Child[],
 ): NeedLine[] {
-  const planned = entries.flatMap((entry) => plannedOf(store, entry, here(entry.day)) ?? []);
+  const timeOf = new Map(
+    store.household.all()[0]?.moments.map(({ id, time }): [string, string] => [id, time]),
+  );
+  const at = ({ day, momentId }: PlanEntry): string => `${day} ${timeOf.get(momentId) ?? ''}`;
+  const planned = [...entries]
+    .sort((a, b) => at(a).localeCompare(at(b)))
+    .flatMap((entry) => plannedOf(store, entry, here(entry.day)) ?? []);
   const [first] = entries.map(({ day }) => day).sort();
   return needsOf(planned, store.things.all(), first ? hadLately(store, first) : undefined);
 }

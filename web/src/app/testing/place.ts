@@ -1,3 +1,5 @@
+import type { HarnessLoader } from '@angular/cdk/testing';
+import { TestbedHarnessEnvironment } from '@angular/cdk/testing/testbed';
 import { type Provider, type Type, provideZonelessChangeDetection, signal } from '@angular/core';
 import { type ComponentFixture, TestBed } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
@@ -125,6 +127,11 @@ export class Place<T> {
     await this.fixture.whenStable();
     await Promise.resolve();
     await this.fixture.whenStable();
+  }
+
+  /** Finds Material's own parts, also in what lies over the page. */
+  get loader(): HarnessLoader {
+    return TestbedHarnessEnvironment.documentRootLoader(this.fixture);
   }
 
   get element(): HTMLElement {

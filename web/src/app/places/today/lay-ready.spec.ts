@@ -1,4 +1,5 @@
 import { TestBed } from '@angular/core/testing';
+import { MatCheckboxHarness } from '@angular/material/checkbox/testing';
 import { Store } from '@ngrx/store';
 import type { DayAnswer, NeedLine } from '../../state/answers';
 import { DayActions } from '../../state/day';
@@ -52,23 +53,31 @@ async function open(
 describe('lay ready', () => {
   it('says how many of what, from where, and counts what is ticked', async () => {
     const place = await open([line(), line({ key: 'bowl', words: 'bowl', count: 1 })]);
-    expect(place.all('li')[0]).toMatch(/30 felt discs handfuls\s*box 3/);
+    expect(place.all('h4')).toEqual(['handfuls']);
+    expect(place.all('li')[0]).toMatch(/30 felt discs\s*box 3/);
     expect(place.find('header').textContent).toContain('0 of 2');
-    await place.click(/30 felt discs/);
+    const box = await place.loader.getHarness(MatCheckboxHarness.with({ label: /30 felt discs/ }));
+    await box.check();
     expect(place.find('header').textContent).toContain('1 of 2');
-    expect(place.find('[role=checkbox]').getAttribute('aria-checked')).toBe('true');
-    await place.click(/30 felt discs/);
+    expect(await box.isChecked()).toBeTrue();
+    await box.uncheck();
     expect(place.find('header').textContent).toContain('0 of 2');
   });
 
   it('goes by the moments of the day, each thing where it is needed first', async () => {
     const place = await open([
       line({ key: 'a', moments: ['table'], for: ['Two plates'] }),
-      line({ key: 'b', words: 'bowl', moments: ['table', 'floor'], for: ['A lot and a few'] }),
+      line({
+        key: 'b',
+        words: 'bowl',
+        moments: ['table', 'floor'],
+        for: ['A lot and a few', 'Two plates'],
+      }),
     ]);
     expect(place.all('h3')).toEqual(['Floor', 'Table']);
-    expect(place.all('li')[0]).toContain('A lot and a few');
-    expect(place.all('li')[1]).toContain('Two plates');
+    expect(place.all('h4')).toEqual(['A lot and a few', 'Two plates']);
+    expect(place.all('li')[0]).toContain('also for Two plates');
+    expect(place.all('li')[1]).not.toContain('also for');
   });
 
   it('names what is short and what would do', async () => {
@@ -82,6 +91,9 @@ describe('lay ready', () => {
     const place = await open([line({ thing: null, has: 0 })]);
     expect(place.text).toContain('like counters not in the cupboard list');
     expect(place.element.querySelector('.short')).toBeNull();
+    TestBed.resetTestingModule();
+    const gone = await open([line({ thing: null, has: 0, short: 30 })]);
+    expect(gone.find('.short').textContent).toContain('not in the house');
   });
 
   it('says what applies to who is here, once, with local rules; nothing where nothing applies', async () => {

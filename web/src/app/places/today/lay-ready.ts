@@ -1,5 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { MatCheckbox } from '@angular/material/checkbox';
 import { RouterLink } from '@angular/router';
+import { joinWords } from '@gumo/core/numbers';
 import { Store } from '@ngrx/store';
 import { CautionList } from '../../common/caution-list';
 import { Door } from '../../common/door';
@@ -8,69 +10,85 @@ import type { NeedLine } from '../../state/answers';
 import { DayActions, dayFeature } from '../../state/day';
 import { householdFeature } from '../../state/household';
 
+/** What is set out for one activity. */
+interface Station {
+  readonly title: string;
+  readonly isInvitation: boolean;
+  readonly lines: readonly NeedLine[];
+}
+
 /** Everything the day needs, with counts and boxes, to be ticked off. */
 @Component({
   selector: 'gumo-lay-ready',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [CautionList, Icon, RouterLink],
+  imports: [CautionList, Icon, MatCheckbox, RouterLink],
   template: `
     <section class="sheet" aria-labelledby="lay-ready">
       <header>
         <h2 id="lay-ready">Get ready</h2>
         <span class="soft numbers">{{ done() }} of {{ lines().length }}</span>
       </header>
-      @for (group of groups(); track group.name) {
-        @if (group.name !== '') {
-          <h3>{{ group.name }}</h3>
+      @for (moment of moments(); track moment.name) {
+        @if (moment.name !== '') {
+          <h3>{{ moment.name }}</h3>
         }
-        <ul>
-          @for (line of group.lines; track line.key) {
-            <li>
-              <button
-                type="button"
-                role="checkbox"
-                [attr.aria-checked]="ticked().has(line.key)"
-                (click)="tick(line)"
-              >
-                <span class="mark">
-                  @if (ticked().has(line.key)) {
-                    <gumo-icon name="check" />
-                  }
-                </span>
-                <span class="count numbers">{{ line.count }}</span>
-                <span class="words">
-                  {{ line.thing?.name ?? line.words }}
-                  @if (line.short > 0) {
-                    <span class="short">
-                      {{ line.short }} short{{
-                        line.standIns[0] ? ' · ' + line.standIns[0].thing.name + ' would do' : ''
-                      }}
-                    </span>
-                    @for (one of line.away.slice(0, 1); track one.thing.id) {
-                      <span class="hint soft">
-                        {{ one.thing.name }} stays away ({{ one.because }})
-                      </span>
-                    }
-                  } @else if (line.barred) {
-                    <span class="short">
-                      {{ line.barred.because }}: keep it away{{
-                        line.instead ? ' · make ' + line.instead.name : ''
-                      }}
-                    </span>
-                  } @else if (!line.thing) {
-                    <span class="soft hint">
-                      not in the cupboard list{{
-                        line.standIns[0] ? ' · ' + line.standIns[0].thing.name + ' would do' : ''
-                      }}
-                    </span>
-                  }
-                  <span class="soft hint">{{ line.for.join(', ') }}</span>
-                </span>
-                <span class="box soft">{{ line.thing?.box }}</span>
-              </button>
-            </li>
+        @for (station of moment.stations; track station.title) {
+          @if (station.title !== '') {
+            <h4>
+              {{ station.title }}
+              @if (station.isInvitation) {
+                <span class="soft">left out</span>
+              }
+            </h4>
           }
-        </ul>
+          <ul>
+            @for (line of station.lines; track line.key) {
+              <li>
+                <mat-checkbox [checked]="ticked().has(line.key)" (change)="tick(line)">
+                  <span class="line">
+                    <span class="count numbers">{{ line.count }}</span>
+                    <span class="words">
+                      {{ line.thing?.name ?? line.words }}
+                      @if (line.short > 0) {
+                        <span class="short">
+                          {{ line.thing ? line.short + ' short' : 'not in the house'
+                          }}{{
+                            line.standIns[0]
+                              ? ' · ' + line.standIns[0].thing.name + ' would do'
+                              : ''
+                          }}
+                        </span>
+                        @for (one of line.away.slice(0, 1); track one.thing.id) {
+                          <span class="hint soft">
+                            {{ one.thing.name }} stays away ({{ one.because }})
+                          </span>
+                        }
+                      } @else if (line.barred) {
+                        <span class="short">
+                          {{ line.barred.because }}: keep it away{{
+                            line.instead ? ' · make ' + line.instead.name : ''
+                          }}
+                        </span>
+                      } @else if (!line.thing) {
+                        <span class="soft hint">
+                          not in the cupboard list{{
+                            line.standIns[0]
+                              ? ' · ' + line.standIns[0].thing.name + ' would do'
+                              : ''
+                          }}
+                        </span>
+                      }
+                      @if (alsoFor(line, station.title); as others) {
+                        <span class="soft hint">{{ others }}</span>
+                      }
+                    </span>
+                    <span class="box soft">{{ line.thing?.box }}</span>
+                  </span>
+                </mat-checkbox>
+              </li>
+            }
+          </ul>
+        }
       }
       @if (door.isKeeper()) {
         <p class="papers">
@@ -92,45 +110,37 @@ import { householdFeature } from '../../state/household';
       font-size: 18px;
     }
     h3 {
-      padding-block: 10px 4px;
+      padding-block: 10px 2px;
       color: var(--primary);
       font-size: 13px;
     }
-    li {
+    h4 {
+      margin: 8px 0 0;
+      font-size: 14px;
+      line-height: 1.4;
+    }
+    h4 .soft {
+      font-weight: 400;
+    }
+    li + li {
       border-top: 1px solid var(--line);
     }
-    button {
+    mat-checkbox {
+      display: block;
+      --mat-checkbox-label-text-size: 15px;
+    }
+    .line {
       display: grid;
-      grid-template-columns: 22px 40px minmax(0, 1fr) auto;
+      grid-template-columns: 30px minmax(0, 1fr) auto;
       gap: 8px;
       align-items: baseline;
-      inline-size: 100%;
-      min-height: 40px;
-      padding: 7px 0;
-      border: 0;
-      background: none;
-      text-align: left;
-      cursor: pointer;
-    }
-    .mark {
-      align-self: center;
-      inline-size: 18px;
-      block-size: 18px;
-      border: 1.5px solid var(--ink-soft);
-      border-radius: 50%;
-    }
-    [aria-checked='true'] .mark {
-      border-color: transparent;
-      color: var(--primary);
-    }
-    [aria-checked='true'] .mark gumo-icon {
-      margin: -4px 0 0 -4px;
+      padding-block: 4px;
     }
     .count {
       text-align: right;
       font-weight: 700;
     }
-    [aria-checked='true'] .words {
+    .mat-mdc-checkbox-checked .words {
       color: var(--ink-soft);
     }
     .box,
@@ -163,11 +173,6 @@ import { householdFeature } from '../../state/household';
       display: block;
       margin-top: 12px;
     }
-    @media (max-width: 700px) {
-      button {
-        min-height: 48px;
-      }
-    }
   `,
 })
 export class LayReady {
@@ -176,19 +181,30 @@ export class LayReady {
   private readonly answer = this.store.selectSignal(dayFeature.selectAnswer);
   protected readonly ticked = this.store.selectSignal(dayFeature.selectTicked);
   protected readonly lines = computed(() => this.answer()?.ready ?? []);
-  private readonly moments = this.store.selectSignal(householdFeature.selectMoments);
-  /** What the day needs by the moment in which it is needed first, in the order of the day. */
-  protected readonly groups = computed(() => {
-    const order = this.moments();
+  private readonly order = this.store.selectSignal(householdFeature.selectMoments);
+  private readonly activityById = this.store.selectSignal(householdFeature.selectActivityById);
+  /** What the day needs, by the moment and the activity for which it is set out first. */
+  protected readonly moments = computed(() => {
+    const order = this.order();
     const first = (line: NeedLine): string | undefined =>
       order.find(({ id }) => line.moments.includes(id))?.id;
-    const groups = order.map(({ id, name }) => ({
+    const moments = order.map(({ id, name }) => ({
       name,
-      lines: this.lines().filter((line) => first(line) === id),
+      stations: this.stationsOf(this.lines().filter((line) => first(line) === id)),
     }));
     const rest = this.lines().filter((line) => first(line) === undefined);
-    return [...groups, { name: '', lines: rest }].filter(({ lines }) => lines.length > 0);
+    const all = [...moments, { name: '', stations: this.stationsOf(rest) }];
+    return all.filter(({ stations }) => stations.length > 0);
   });
+  /** Titles of what is left out for children to do by themselves. */
+  private readonly invited = computed(
+    () =>
+      new Set(
+        (this.answer()?.entries ?? []).flatMap(({ invitation, activityId }) =>
+          invitation ? (this.activityById().get(activityId)?.title ?? []) : [],
+        ),
+      ),
+  );
   protected readonly list = computed(() => `/api/papers/ready/${this.answer()?.day ?? ''}.pdf`);
   protected readonly done = computed(
     () => this.lines().filter((line) => this.ticked().has(line.key)).length,
@@ -198,6 +214,21 @@ export class LayReady {
   protected readonly cautions = computed(() => [
     ...new Set(Object.values(this.answer()?.cautions ?? {}).flat()),
   ]);
+
+  private stationsOf(lines: readonly NeedLine[]): Station[] {
+    const titles = [...new Set(lines.map((line) => line.for[0] ?? ''))];
+    return titles.map((title) => ({
+      title,
+      isInvitation: this.invited().has(title),
+      lines: lines.filter((line) => (line.for[0] ?? '') === title),
+    }));
+  }
+
+  /** "also for Two plates"; empty where it is for nothing else. */
+  protected alsoFor(line: NeedLine, title: string): string {
+    const others = line.for.filter((one) => one !== title);
+    return others.length === 0 ? '' : `also for ${joinWords(others)}`;
+  }
 
   protected tick(line: NeedLine): void {
     this.store.dispatch(DayActions.lineTicked({ key: line.key }));

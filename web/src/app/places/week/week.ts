@@ -1,3 +1,4 @@
+import { BreakpointObserver } from '@angular/cdk/layout';
 import {
   ChangeDetectionStrategy,
   Component,
@@ -12,10 +13,12 @@ import {
   signal,
   untracked,
 } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButton, MatIconButton } from '@angular/material/button';
 import { MatButtonToggleModule } from '@angular/material/button-toggle';
 import { MatDialog } from '@angular/material/dialog';
 import { MatMenuModule } from '@angular/material/menu';
+import { MatSidenavModule } from '@angular/material/sidenav';
 import { Router, RouterLink } from '@angular/router';
 import {
   BANDS,
@@ -29,6 +32,7 @@ import {
 import { Store } from '@ngrx/store';
 import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
+import { map } from 'rxjs';
 import { Clock } from '../../common/clock';
 import { Icon } from '../../common/icon';
 import { childrenFeature } from '../../state/children';
@@ -58,6 +62,7 @@ const DAYS = 7;
     MatButtonToggleModule,
     MatIconButton,
     MatMenuModule,
+    MatSidenavModule,
     PlanningBar,
     RouterLink,
     WeekBoard,
@@ -67,7 +72,6 @@ const DAYS = 7;
   providers: [Planning, WeekByHand],
   templateUrl: './week.html',
   styleUrl: './week.scss',
-  host: { '[class.aside]': 'open() !== null' },
 })
 export class Week {
   /** Any day of the week to show, from the address; this week, or the next once this one is over. */
@@ -80,6 +84,13 @@ export class Week {
   private readonly router = inject(Router);
   private readonly dialog = inject(MatDialog);
   protected readonly planning = inject(Planning);
+  /** Room for the reasons beside the week; they lie over it where there is none. */
+  protected readonly wide = toSignal(
+    inject(BreakpointObserver)
+      .observe('(min-width: 1000px)')
+      .pipe(map(({ matches }) => matches)),
+    { initialValue: true },
+  );
 
   private readonly household = this.store.selectSignal(householdFeature.selectHousehold);
   private readonly activityById = this.store.selectSignal(householdFeature.selectActivityById);

@@ -73,7 +73,8 @@ export class WhyPanel {
   protected readonly lines = computed(() =>
     (this.why()?.children ?? []).flatMap((line) => {
       const child = this.childById()[line.childId];
-      return child ? [{ ...line, child }] : [];
+      const top = this.view().entry.takers.find(({ childId }) => childId === line.childId)?.top;
+      return child && top !== undefined ? [{ ...line, child, top }] : [];
     }),
   );
 
