@@ -1,5 +1,5 @@
-/** npm run bench [-- name ...]: measures, prints, and writes docs/benchmarks.md when all ran. */
-import { writeFileSync } from 'node:fs';
+/** npm run bench [-- name ...]: measures, prints, and writes docs/benchmarks.md, or some parts of it. */
+import { readFileSync, writeFileSync } from 'node:fs';
 import { cpus } from 'node:os';
 import { join } from 'node:path';
 import { chromium } from './lib/chromium.mjs';
@@ -32,13 +32,29 @@ await main(async () => {
     parts.push(await all[name]());
     say(`\n${parts.at(-1)}`);
   }
-  if (named.length > 0) return;
+  const file = join(ROOT, 'docs/benchmarks.md');
+  if (named.length > 0) {
+    // What was measured takes the place of what was there of the same.
+    const old = readFileSync(file, 'utf8');
+    writeFileSync(file, parts.reduce(withSection, old));
+    run(bin('prettier'), ['--write', '--log-level', 'warn', file]);
+    return;
+  }
   const day = new Date().toISOString().slice(0, 10);
   const head = [
     '# Benchmarks',
     '',
     `Written by \`npm run bench\` on ${day}: Node ${process.versions.node}, ${cpus().length} cores (${cpus()[0].model.trim()}). Compare ratios, not single times: machines differ.`,
   ].join('\n');
-  writeFileSync(join(ROOT, 'docs/benchmarks.md'), `${[head, ...parts].join('\n\n')}\n`);
-  run(bin('prettier'), ['--write', '--log-level', 'warn', 'docs/benchmarks.md']);
+  writeFileSync(file, `${[head, ...parts].join('\n\n')}\n`);
+  run(bin('prettier'), ['--write', '--log-level', 'warn', file]);
 });
+
+/** The text with a section in the place of the one that has its heading, or at the end. */
+function withSection(text, section) {
+  const [heading] = section.split('\n', 1);
+  const from = text.indexOf(`${heading}\n`);
+  if (from < 0) return `${text.trimEnd()}\n\n${section}\n`;
+  const next = text.indexOf('\n## ', from + heading.length);
+  return `${text.slice(0, from)}${section}\n${next < 0 ? '' : text.slice(next)}`;
+}

@@ -189,3 +189,7 @@ export const TOGETHER = 0.35;
 
 /** Steps of the search for a week: some two seconds for six children. */
 export const STEPS = 500;
+/** A household of fewer has shorter steps, and gains more by many. */
+const FEW_CHILDREN = 4;
+export const stepsFor = (children: number): number =>
+  Math.round(STEPS * Math.max(1, FEW_CHILDREN / Math.max(1, children)));

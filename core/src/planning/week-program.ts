@@ -57,8 +57,8 @@ function kindsOf(model: WeekModel, a: number, on: readonly number[]): Kind[] {
 /**
  * The week as a linear program: how often an activity comes with so many children in focus, and who is
  * in focus in which way. With each day by itself and whole numbers it is the week as it is planned, but
- * for its moments; with all days as one and any numbers it is what no plan can be worth more than, and
- * is solved in a moment.
+ * for its moments; with days that are alike as one and any numbers it is what no plan can be worth more
+ * than, and is solved in a moment.
  * @param byDay each day by itself
  * @param whole in whole numbers
  * @param plan these cards and no others, so that the program says what they are worth
@@ -77,7 +77,7 @@ export function weekProgram(
   const open = days.flatMap((day, d) =>
     day.open || fixed.some((card) => card.day === d) ? [d] : [],
   );
-  const spans = byDay ? open.map((d) => [d]) : open.length > 0 ? [open] : [];
+  const spans = byDay ? open.map((d) => [d]) : alikeDays(days, open);
 
   /** By activity: all its cards; on each day, where days stand by themselves. */
   const cardsOf: Term[][] = activities.map(() => []);
@@ -287,6 +287,17 @@ export function weekProgram(
     });
   });
   return program.build();
+}
+
+/** Days on which the same children are here and the same moments can take something are one span. */
+function alikeDays(days: WeekModel['days'], open: readonly number[]): number[][] {
+  const spans = new Map<string, number[]>();
+  for (const d of open) {
+    const { open: isOpen, here, moments } = days[d] as ModelDay;
+    const key = [isOpen, here.join(), moments.join()].join('/');
+    spans.set(key, [...(spans.get(key) ?? []), d]);
+  }
+  return [...spans.values()];
 }
 
 /** What a child's week is worth, as pieces of straight lines. */

@@ -1,4 +1,4 @@
-import { type PlannedWeek, STEPS, checkWeek, nearnessWords } from '@gumo/core/planning';
+import { type PlannedWeek, checkWeek, nearnessWords, stepsFor } from '@gumo/core/planning';
 import type { ClockTime, Day, PlanEntry } from '@gumo/core/vocabulary';
 import { Problem } from '../problems.js';
 import type { Context } from '../routes/context.js';
@@ -44,8 +44,9 @@ export function weekPlansIn(context: Context): WeekPlans {
   };
 
   return {
-    begin(from, now, steps = STEPS) {
+    begin(from, now, asked) {
       const week = weekOf(context, from, now);
+      const steps = asked ?? stepsFor(week.model.children.length);
       refuse(week);
       const job = context.planner.begin(from, { model: week.model, steps });
       const newsOf = (
