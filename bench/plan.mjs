@@ -206,7 +206,7 @@ export async function plans() {
     long.length === 0 ? 'none' : `${long.length}, the longest ${Math.round(Math.max(...long))} ms`;
   return [
     '## The week',
-    `Weeks of five days: the built-in activities, the demo's materials, invented children somewhere on the map with some weeks of tries; ${SEEDS.length} seeds each, planned by the server's two threads in ${STEPS} steps, of fewer than four children in more. The gap is how much better any plan could be at most, by one linear program in which days with the same children are one; the worst is shown, of the plan all. Goals: a first plan within 0.5 s, the plan within 3 s for up to eight children, and at most 4 % (irregular 6 %) from the bound.`,
+    `Weeks of five days: the built-in activities, the demo's materials, invented children somewhere on the map with some weeks of tries; ${SEEDS.length} seeds each, planned by the server's two threads in ${STEPS} steps, of fewer than four and of more than eight children in more. The gap is how much better any plan could be at most, by one linear program in which days with the same children are one; the worst is shown, of the plan all. Goals: a first plan within 0.5 s, the plan within 3 s for up to eight children, and at most 4 % (irregular 6 %) from the bound.`,
     table(planRows),
     `The whole week by its days, in whole numbers, given to the solver for ${SOLVER_SECONDS} s: goal, at most 1 % lost.`,
     table(near),

@@ -56,8 +56,8 @@ test('mats for two children, printed from today', async ({ page, server }) => {
     data: {
       id: '01960000-0000-7000-8000-00000000abcd',
       day: '2026-03-10',
-      momentId: 'floor',
-      activityId: 'build-frame',
+      momentId: 'table',
+      activityId: 'digit-write',
       takers,
       minutes: 8,
       with: '',
@@ -67,9 +67,9 @@ test('mats for two children, printed from today', async ({ page, server }) => {
   await page.getByRole('link', { name: 'Sheets for today' }).click();
   await expect(page.getByRole('heading', { name: 'What today wants' })).toBeVisible();
   for (const name of ['Dilara', 'Mirela']) {
-    await page.getByRole('button', { name: new RegExp(`^Add Ten frame mat ${name}`) }).click();
+    await page.getByRole('button', { name: new RegExp(`^Add Digits to trace ${name}`) }).click();
     await expect(
-      page.getByRole('button', { name: new RegExp(`^Take out Ten frame mat ${name}`) }),
+      page.getByRole('button', { name: new RegExp(`^Take out Digits to trace ${name}`) }),
     ).toBeVisible();
   }
   await expect(page.getByText('2 pages', { exact: true })).toBeVisible();

@@ -189,7 +189,10 @@ export const TOGETHER = 0.35;
 
 /** Steps of the search for a week: some two seconds for six children. */
 export const STEPS = 500;
-/** A household of fewer has shorter steps, and gains more by many. */
+/** A household of fewer has shorter steps, and one of more has more to try: both gain by many. */
 const FEW_CHILDREN = 4;
+const MANY_CHILDREN = 9;
 export const stepsFor = (children: number): number =>
-  Math.round(STEPS * Math.max(1, FEW_CHILDREN / Math.max(1, children)));
+  children >= MANY_CHILDREN
+    ? 2 * STEPS
+    : Math.round(STEPS * Math.max(1, FEW_CHILDREN / Math.max(1, children)));
