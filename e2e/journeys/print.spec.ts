@@ -72,11 +72,11 @@ test('mats for two children, printed from today', async ({ page, server }) => {
       page.getByRole('button', { name: new RegExp(`^Take out Digits to trace ${name}`) }),
     ).toBeVisible();
   }
-  await expect(page.getByText('2 pages', { exact: true })).toBeVisible();
+  await expect(page.getByText('4 pages', { exact: true })).toBeVisible();
   expect(await seriousFaults(page)).toEqual([]);
   const href = await page.getByRole('link', { name: 'Open all as PDF' }).getAttribute('href');
   const file = await (await page.request.get(new URL(href ?? '', page.url()).href)).body();
-  expect(file.toString('latin1').match(/\/Type \/Page\n/g)?.length).toBe(2);
+  expect(file.toString('latin1').match(/\/Type \/Page\n/g)?.length).toBe(4);
 
   // From the activity itself, range and child are filled in.
   await page.goto(`${server.url}/activities/build-frame`);
