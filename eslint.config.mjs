@@ -2,6 +2,7 @@ import js from '@eslint/js';
 import ngrx from '@ngrx/eslint-plugin/v9';
 import angular from 'angular-eslint';
 import tseslint from 'typescript-eslint';
+import { materialControls } from './scripts/lib/material-controls.mjs';
 
 export default tseslint.config(
   { ignores: ['**/dist/**', '**/.angular/**', '**/.cache/**', 'data/**', '**/test-results/**'] },
@@ -74,5 +75,12 @@ export default tseslint.config(
   {
     files: ['web/src/**/*.html'],
     extends: [...angular.configs.templateRecommended, ...angular.configs.templateAccessibility],
+  },
+  {
+    files: ['**/*.html'],
+    ignores: ['web/src/app/handling/**', 'web/src/index.html', 'web/src/sign-in.html'],
+    languageOptions: { parser: angular.templateParser },
+    plugins: { gumo: { rules: { 'material-controls': materialControls } } },
+    rules: { 'gumo/material-controls': 'error' },
   },
 );

@@ -69,6 +69,7 @@ await main(async () => {
   const shape = async () => {
     await check('types of the journeys', bin('tsc'), ['-p', 'e2e']);
     await check('lint', bin('eslint'), ['.']);
+    await check('lint rule', process.execPath, ['scripts/lib/material-controls.test.mjs']);
     const walls = ['--config', '.dependency-cruiser.cjs', 'core/src', 'server/src', 'web/src'];
     await check('walls', bin('depcruise'), walls);
     await specs('core');

@@ -1,3 +1,4 @@
+import { choose } from '../forms';
 import { expect, test } from '../world';
 
 test('an allergy is chosen, keeps things away with its reason, and what can be made is said', async ({
@@ -27,7 +28,7 @@ test('an allergy is chosen, keeps things away with its reason, and what can be m
   await page.getByRole('link', { name: 'Cupboard' }).click();
   await page.getByRole('button', { name: 'Add a thing' }).click();
   await page.getByLabel('What', { exact: true }).fill('our own dough');
-  await page.getByLabel('Serves as').selectOption('dough');
+  await choose(page, 'Serves as', 'dough');
   await expect(page.getByText('Say what it holds')).toBeVisible();
   await page.getByRole('button', { name: 'Add', exact: true }).click();
   const row = page.locator('.row').filter({ hasText: 'our own dough' });

@@ -1,10 +1,11 @@
+import { choose } from '../forms';
 import { asked, expect, note, test } from '../world';
 
 test('jotted in two taps from anywhere, seen at the day’s end and on the child’s page', async ({
   page,
 }) => {
   await page.getByRole('link', { name: 'Cupboard' }).click();
-  await page.getByRole('button', { name: 'Jot' }).click();
+  await page.getByRole('button', { name: 'Quick note' }).click();
   const jot = page.getByRole('dialog');
   await jot.getByRole('radio', { name: /Kofi/ }).click();
   await expect(jot.getByRole('radio', { name: /Kofi/ })).toHaveAttribute('aria-checked', 'true');
@@ -63,7 +64,8 @@ test('the language counted in is one tap on the pad, once the household has two'
   page,
 }) => {
   await page.getByRole('link', { name: 'Household' }).click();
-  await page.getByLabel('Add a language').selectOption({ label: 'Turkish' });
+  await choose(page, 'Languages', 'Turkish');
+  await page.keyboard.press('Escape');
   await page.getByRole('button', { name: 'Keep', exact: true }).click();
   await expect(page.getByText('Kept.')).toBeVisible();
   await page.goto(new URL('/activities/tidy-count', page.url()).href);

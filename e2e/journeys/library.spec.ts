@@ -1,3 +1,4 @@
+import { choose } from '../forms';
 import { expect, finish, note, test } from '../world';
 
 test('an activity of one’s own: copied, mended, found, begun, and put away', async ({ page }) => {
@@ -38,7 +39,7 @@ test('a song is written, sung from its page, and taken out', async ({ page }) =>
   await page.getByRole('link', { name: 'Songbook' }).click();
   await page.getByRole('button', { name: 'A song' }).click();
   await page.getByRole('textbox', { name: 'Title' }).fill('Ten drums in the rain');
-  await page.getByRole('combobox', { name: 'It counts' }).selectOption('up');
+  await choose(page, 'It counts', 'up');
   await page.getByRole('spinbutton', { name: 'from' }).fill('1');
   await page.getByRole('spinbutton', { name: 'to' }).fill('10');
   await page.getByRole('textbox', { name: 'Your own words' }).fill('One drum in the rain');
@@ -68,7 +69,7 @@ test('filters narrow the list together, and a phone folds them away', async ({ p
   const count = page.getByRole('status');
   await expect(count).toContainText('90 activities');
   await page.getByRole('button', { name: 'Table time' }).click();
-  await page.getByRole('combobox', { name: 'Strand' }).selectOption('bond');
+  await choose(page, 'Strand', /bonds/i);
   await page.getByRole('button', { name: '5', exact: true }).click();
   const titles = page.locator('.list .title strong');
   const few = await titles.allTextContents();
@@ -78,7 +79,7 @@ test('filters narrow the list together, and a phone folds them away', async ({ p
   await page.setViewportSize({ width: 390, height: 844 });
   await expect(page.getByRole('combobox', { name: 'Strand' })).toBeHidden();
   await page.getByRole('button', { name: 'Filters' }).click();
-  await expect(page.getByRole('combobox', { name: 'Strand' })).toHaveValue('bond');
+  await expect(page.getByRole('combobox', { name: 'Strand' })).toContainText(/bonds/i);
   await page.getByRole('button', { name: 'Show all again' }).click();
   await expect(count).toContainText('90 activities');
 });

@@ -30,11 +30,11 @@ test('a second browser is paired as a helper, sees today alone, locks, and is le
   const port = await freePort();
   await page.getByRole('link', { name: 'Household' }).click();
   await page.getByRole('link', { name: 'Sharing' }).click();
-  await page.getByLabel(/At least 10/).fill('password123');
+  await page.getByLabel('The new one').fill('password123');
   await page.getByLabel('Once more').fill('password123');
   await page.getByRole('button', { name: 'Keep the password' }).click();
   await expect(page.getByRole('alert')).toContainText('common passwords');
-  await page.getByLabel(/At least 10/).fill(PASSWORD);
+  await page.getByLabel('The new one').fill(PASSWORD);
   await page.getByLabel('Once more').fill(PASSWORD);
   await page.getByRole('button', { name: 'Keep the password' }).click();
   await page.getByLabel('Port').fill(String(port));

@@ -71,7 +71,7 @@ export const HAZARDS = [
   'allergen',
 ] as const;
 
-const Millimeters = v.pipe(
+export const Millimeters = v.pipe(
   v.number('must be a number'),
   v.minValue(0.1, 'must be more than 0'),
   v.maxValue(5000, 'must be at most 5000'),

@@ -1,4 +1,5 @@
 import type { Routes } from '@angular/router';
+import { keepUnsaved } from './common/forms';
 import { keeperOnly } from './door/keeper-only';
 
 /** What a helper's device opens too. */
@@ -167,6 +168,10 @@ const forKeepers: Routes = [
 export const routes: Routes = [
   { path: '', pathMatch: 'full', redirectTo: 'today' },
   ...forAll,
-  ...forKeepers.map((route) => ({ ...route, canMatch: [keeperOnly] })),
+  ...forKeepers.map((route) => ({
+    ...route,
+    canMatch: [keeperOnly],
+    canDeactivate: [keepUnsaved],
+  })),
   { path: '**', redirectTo: 'today' },
 ];

@@ -1,15 +1,17 @@
+import { BreakpointObserver } from '@angular/cdk/layout';
+import { NgTemplateOutlet } from '@angular/common';
 import {
   ChangeDetectionStrategy,
   Component,
-  type ElementRef,
   computed,
+  effect,
   inject,
-  signal,
-  viewChild,
 } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
-import { MatButtonModule } from '@angular/material/button';
-import { MatDialog } from '@angular/material/dialog';
+import { MatButton } from '@angular/material/button';
+import { MatDialog, type MatDialogRef } from '@angular/material/dialog';
+import { MatMenuModule } from '@angular/material/menu';
+import { MatProgressBar } from '@angular/material/progress-bar';
 import { NavigationEnd, Router, RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
 import { SwUpdate } from '@angular/service-worker';
 import { Store } from '@ngrx/store';
@@ -17,7 +19,7 @@ import { filter, map } from 'rxjs';
 import { Icon, type IconName } from './common/icon';
 import { Door } from './common/door';
 import { ThemeChoice } from './common/theme';
-import { LockScreen } from './door/lock-screen';
+import type { LockScreen } from './door/lock-screen';
 import { Jotting } from './jot/jotting';
 import { HouseholdActions, householdFeature } from './state/household';
 import { outboxFeature } from './state/outbox';
@@ -44,38 +46,23 @@ const PLACES: readonly Place[] = [
 
 const HELPERS_PLACES: readonly string[] = ['/today'];
 
-const KEYS: readonly (readonly [string, string])[] = [
-  ['T', 'Today'],
-  ['W', 'Week'],
-  ['C', 'Children'],
-  ['A', 'Activities'],
-  ['M', 'Measure'],
-  ['B', 'Table'],
-  ['U', 'Cupboard'],
-  ['P', 'Print'],
-  ['J', 'Jot'],
-  ['H', 'Household'],
-  ['?', 'these keys'],
-  ['Shift + ← →', 'in the week: a card to the day before or after'],
-  ['O  H  N  X', 'at the tray: on their own, with help, not yet, not today'],
-  ['Shift + H', 'with help that was given at once'],
-  ['0–9', 'the number that was answered'],
-  ['← →', 'the next child'],
-  ['− +', 'easier, harder'],
-  ['Space', 'shows or hides the picture'],
-  ['F', 'turns the picture to the child'],
-  ['Backspace', 'takes the last one back'],
-  ['E', 'ends the sitting'],
-];
-
 /** The house's frame: the rail of places, and whatever place is open. */
 @Component({
   selector: 'gumo-root',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [RouterOutlet, RouterLink, RouterLinkActive, Icon, LockScreen, MatButtonModule],
+  imports: [
+    Icon,
+    MatButton,
+    MatMenuModule,
+    MatProgressBar,
+    NgTemplateOutlet,
+    RouterLink,
+    RouterLinkActive,
+    RouterOutlet,
+  ],
   templateUrl: './app.html',
   styleUrl: './app.scss',
-  host: { '(document:keydown)': 'press($event)' },
+  host: { '(document:keydown)': 'press($event)', '[class.locked]': 'door.locked()' },
 })
 export class App {
   private readonly router = inject(Router);
@@ -84,19 +71,24 @@ export class App {
   private readonly jotting = inject(Jotting);
   private readonly dialog = inject(MatDialog);
   private readonly atTheTray = this.store.selectSignal(runFeature.selectChildId);
-  private readonly keysDialog = viewChild.required<ElementRef<HTMLDialogElement>>('keysDialog');
+  private lock: MatDialogRef<LockScreen> | null = null;
 
   protected readonly door = inject(Door);
   protected readonly places = computed(() =>
     this.door.isKeeper() ? PLACES : PLACES.filter((one) => HELPERS_PLACES.includes(one.path)),
   );
-  protected readonly keys = KEYS;
   protected readonly evening = computed(() => this.themeChoice.theme() === 'evening');
   protected readonly waiting = this.store.selectSignal(outboxFeature.selectWaiting);
   protected readonly reachable = this.store.selectSignal(outboxFeature.selectReachable);
   protected readonly refused = this.store.selectSignal(outboxFeature.selectRefused);
   protected readonly failure = this.store.selectSignal(householdFeature.selectFailure);
-  protected readonly menu = signal(false);
+  /** Places stand below on a phone: three of them, and the rest in a menu. */
+  protected readonly phone = toSignal(
+    inject(BreakpointObserver)
+      .observe('(max-width: 700px)')
+      .pipe(map(({ matches }) => matches)),
+    { initialValue: false },
+  );
   /** At the tray the whole screen is the tray. */
   protected readonly bare = toSignal(
     this.router.events.pipe(
@@ -109,6 +101,7 @@ export class App {
   constructor() {
     this.store.dispatch(HouseholdActions.opened());
     this.takeNewer(inject(SwUpdate));
+    effect(() => void this.showLock(this.door.locked()));
   }
 
   /** A newer Gumo is taken when the place is changed next, never under somebody's hands. */
@@ -136,19 +129,34 @@ export class App {
     this.themeChoice.toggle();
   }
 
-  protected showKeys(): void {
-    this.keysDialog().nativeElement.showModal();
+  protected async showKeys(): Promise<void> {
+    const { KeysDialog } = await import('./common/keys-dialog');
+    this.dialog.open(KeysDialog, { width: '480px', maxWidth: 'calc(100vw - 32px)' });
   }
 
-  protected closeKeys(): void {
-    this.keysDialog().nativeElement.close();
+  /** Over everything, while the device is locked. */
+  private async showLock(isLocked: boolean): Promise<void> {
+    if (!isLocked) {
+      this.lock?.close();
+      this.lock = null;
+      return;
+    }
+    const { LockScreen } = await import('./door/lock-screen');
+    if (this.lock || !this.door.locked()) return;
+    this.lock = this.dialog.open(LockScreen, {
+      disableClose: true,
+      panelClass: 'whole-screen',
+      width: '100vw',
+      height: '100dvh',
+      maxWidth: '100vw',
+    });
   }
 
   protected press(event: KeyboardEvent): void {
     if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return;
     if (this.door.locked() || document.querySelector('.cdk-overlay-backdrop')) return;
     if (event.key === '?') {
-      this.showKeys();
+      void this.showKeys();
       return;
     }
     if (event.key.toLowerCase() === 'j') {

@@ -16,7 +16,7 @@ const MOST = 24;
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [MatAutocompleteModule, MatChipsModule, MatFormFieldModule],
   template: `
-    <mat-form-field appearance="outline">
+    <mat-form-field>
       <mat-label>{{ label() }}</mat-label>
       <mat-chip-grid #grid [attr.aria-label]="label()">
         @for (one of value(); track one) {

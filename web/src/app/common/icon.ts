@@ -9,6 +9,7 @@ import close from '@material-symbols/svg-400/outlined/close.svg';
 import copy from '@material-symbols/svg-400/outlined/content_copy.svg';
 import cupboard from '@material-symbols/svg-400/outlined/shelves.svg';
 import day from '@material-symbols/svg-400/outlined/light_mode.svg';
+import down from '@material-symbols/svg-400/outlined/arrow_drop_down.svg';
 import edit from '@material-symbols/svg-400/outlined/edit.svg';
 import evening from '@material-symbols/svg-400/outlined/dark_mode.svg';
 import forward from '@material-symbols/svg-400/outlined/arrow_forward.svg';
@@ -44,6 +45,7 @@ const ICONS = {
   copy,
   cupboard,
   day,
+  down,
   edit,
   evening,
   forward,

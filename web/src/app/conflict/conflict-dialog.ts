@@ -1,5 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import { MAT_DIALOG_DATA, MatDialogModule, MatDialogRef } from '@angular/material/dialog';
+import { MatRadioModule } from '@angular/material/radio';
 
 /** One field that two devices changed, and what each made of it. */
 export interface Clash {
@@ -15,7 +17,7 @@ export type Settled = Readonly<Record<string, 'here' | 'there'>>;
 @Component({
   selector: 'gumo-conflict-dialog',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatDialogModule],
+  imports: [MatButton, MatDialogModule, MatRadioModule],
   template: `
     <h2 mat-dialog-title>Changed on another device too</h2>
     <mat-dialog-content>
@@ -26,33 +28,27 @@ export type Settled = Readonly<Record<string, 'here' | 'there'>>;
       @for (clash of data.clashes; track clash.field) {
         <fieldset>
           <legend>{{ clash.name }}</legend>
-          <div class="sides">
+          <mat-radio-group
+            class="sides"
+            [aria-label]="clash.name"
+            (change)="choose(clash.field, $event.value)"
+          >
             @for (side of sides; track side[0]) {
-              <label [class.chosen]="chosen()[clash.field] === side[0]">
-                <input
-                  type="radio"
-                  [name]="clash.field"
-                  [checked]="chosen()[clash.field] === side[0]"
-                  (change)="choose(clash.field, side[0])"
-                />
-                <span>
-                  <span class="soft">{{ side[1] }}</span>
-                  <span class="value">{{ clash[side[0]] }}</span>
-                </span>
-              </label>
+              <mat-radio-button
+                [value]="side[0]"
+                [class.chosen]="chosen()[clash.field] === side[0]"
+              >
+                <span class="soft">{{ side[1] }}</span>
+                <span class="value">{{ clash[side[0]] }}</span>
+              </mat-radio-button>
             }
-          </div>
+          </mat-radio-group>
         </fieldset>
       }
     </mat-dialog-content>
     <mat-dialog-actions align="end">
-      <button type="button" class="button" (click)="ref.close(null)">Back, without keeping</button>
-      <button
-        type="button"
-        class="button filled"
-        [disabled]="!isSettled()"
-        (click)="ref.close(chosen())"
-      >
+      <button matButton type="button" (click)="ref.close(null)">Back, without keeping</button>
+      <button matButton="filled" type="button" [disabled]="!isSettled()" (click)="ref.close(chosen())">
         Keep
       </button>
     </mat-dialog-actions>
@@ -71,31 +67,17 @@ export type Settled = Readonly<Record<string, 'here' | 'there'>>;
       grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
       gap: 10px;
     }
-    label {
-      display: grid;
-      grid-template-columns: auto minmax(0, 1fr);
-      gap: 10px;
-      align-items: start;
-      padding: 12px;
+    mat-radio-button {
+      padding: 6px 12px 6px 0;
       border: 2px solid var(--line);
       border-radius: 10px;
-      cursor: pointer;
-    }
-    label > span {
-      display: grid;
-      gap: 2px;
     }
     .chosen {
       border-color: var(--primary);
       background: var(--primary-soft);
     }
-    input {
-      inline-size: 20px;
-      block-size: 20px;
-      margin: 0;
-      accent-color: var(--primary);
-    }
     .soft {
+      display: block;
       font-size: 13.5px;
     }
     .value {

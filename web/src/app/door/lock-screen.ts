@@ -1,12 +1,9 @@
-import {
-  ChangeDetectionStrategy,
-  Component,
-  type ElementRef,
-  afterNextRender,
-  inject,
-  signal,
-  viewChild,
-} from '@angular/core';
+import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
+import { FormControl, ReactiveFormsModule } from '@angular/forms';
+import { MatButton } from '@angular/material/button';
+import { MatDialogModule } from '@angular/material/dialog';
+import { MatFormFieldModule } from '@angular/material/form-field';
+import { MatInputModule } from '@angular/material/input';
 import { ApiProblem } from '../common/api';
 import { Door } from '../common/door';
 
@@ -14,51 +11,44 @@ import { Door } from '../common/door';
 @Component({
   selector: 'gumo-lock-screen',
   changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [MatButton, MatDialogModule, MatFormFieldModule, MatInputModule, ReactiveFormsModule],
   template: `
-    <dialog #dialog aria-labelledby="locked" (cancel)="$event.preventDefault()">
-      <form (submit)="open($event)">
-        <p class="name" aria-hidden="true">gumo</p>
-        <h1 id="locked">Locked</h1>
-        <p class="soft">Nobody was here for a while. The PIN of this device opens it.</p>
-        <label for="pin">PIN</label>
+    <form (ngSubmit)="open()">
+      <p class="name" aria-hidden="true">gumo</p>
+      <h1 mat-dialog-title>Locked</h1>
+      <p class="soft">Nobody was here for a while. The PIN of this device opens it.</p>
+      <mat-form-field>
+        <mat-label>PIN</mat-label>
         <input
-          #pin
-          id="pin"
+          matInput
           type="password"
           inputmode="numeric"
           autocomplete="off"
           maxlength="8"
-          [attr.aria-invalid]="message() !== null"
+          cdkFocusInitial
+          [formControl]="pin"
         />
-        @if (message(); as text) {
-          <p class="caution" role="alert">{{ text }}</p>
-        }
-        <button class="button filled" [disabled]="busy()">Open</button>
-        <p class="soft">
-          Forgotten? Remove this device in Household → Sharing on another one, and let it in anew.
-        </p>
-      </form>
-    </dialog>
+      </mat-form-field>
+      @if (message(); as text) {
+        <p class="caution" role="alert">{{ text }}</p>
+      }
+      <button matButton="filled" [disabled]="busy()">Open</button>
+      <p class="soft">
+        Forgotten? Remove this device in Household → Sharing on another one, and let it in anew.
+      </p>
+    </form>
   `,
   styles: `
-    dialog {
-      position: fixed;
-      inset: 0;
-      inline-size: 100vw;
-      block-size: 100dvh;
-      max-inline-size: none;
-      max-block-size: none;
-      padding: 12vh 16px 16px;
-      border: 0;
-      background: var(--ground);
-      color: var(--ink);
-    }
     form {
       display: grid;
       grid-template-columns: minmax(0, 1fr);
       gap: 10px;
-      max-inline-size: 320px;
+      max-inline-size: 352px;
       margin-inline: auto;
+      padding: 12vh 16px 16px;
+    }
+    h1 {
+      padding: 0;
     }
     .name {
       color: var(--primary);
@@ -66,45 +56,18 @@ import { Door } from '../common/door';
       font-weight: 750;
       letter-spacing: -0.03em;
     }
-    label {
-      margin-top: 12px;
-      color: var(--ink-soft);
-      font-size: 13px;
-      font-weight: 600;
-    }
-    input {
-      min-block-size: 56px;
-      padding: 0 16px;
-      border: 1.5px solid var(--line);
-      border-radius: 10px;
-      background: var(--sheet);
-      color: var(--ink);
-      font-size: 28px;
-      letter-spacing: 0.3em;
-    }
-    .button {
-      min-block-size: 52px;
-    }
   `,
 })
 export class LockScreen {
-  protected readonly door = inject(Door);
-  private readonly dialog = viewChild.required<ElementRef<HTMLDialogElement>>('dialog');
-  private readonly pin = viewChild.required<ElementRef<HTMLInputElement>>('pin');
-
+  private readonly door = inject(Door);
+  protected readonly pin = new FormControl('', { nonNullable: true });
   protected readonly message = signal<string | null>(null);
   protected readonly busy = signal(false);
 
-  constructor() {
-    afterNextRender(() => this.dialog().nativeElement.showModal());
-  }
-
-  protected async open(event: Event): Promise<void> {
-    event.preventDefault();
-    const field = this.pin().nativeElement;
+  protected async open(): Promise<void> {
     this.busy.set(true);
     try {
-      await this.door.unlock(field.value);
+      await this.door.unlock(this.pin.value);
     } catch (error) {
       const wrong = error instanceof ApiProblem && error.status === 422;
       this.message.set(
@@ -112,8 +75,7 @@ export class LockScreen {
           ? 'This is not the PIN. After five misses the device is signed out.'
           : (error as Error).message,
       );
-      field.value = '';
-      field.focus();
+      this.pin.reset();
     } finally {
       this.busy.set(false);
     }

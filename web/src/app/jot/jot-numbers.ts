@@ -46,9 +46,6 @@ import { OutcomeBar } from '../handling/outcome-bar';
       gap: 6px;
       margin-block: 8px;
     }
-    .items button {
-      min-block-size: 56px;
-    }
     gumo-outcome-bar {
       margin-top: 12px;
     }

@@ -167,12 +167,27 @@ export class Place<T> {
 
   /** Writes into the field of a label, or chooses in it. */
   async fill(label: RegExp, value: string): Promise<void> {
-    const field = this.find('label', label).querySelector<HTMLInputElement>(
-      'input, textarea, select',
-    );
+    const words = this.find('label', label);
+    const place = words.closest('mat-form-field') ?? words;
+    const select = place.querySelector('mat-select');
+    if (select) return this.choose(select, value);
+    const field =
+      place.querySelector<HTMLInputElement>('input, textarea') ??
+      document.querySelector<HTMLInputElement>(`#${words.getAttribute('for') ?? 'none'}`);
     if (!field) throw new Error(`no field in ${String(label)}`);
     field.value = value;
     for (const event of ['input', 'change']) field.dispatchEvent(new Event(event));
+    await this.settle();
+  }
+
+  /** Opens a list and chooses what says so. */
+  private async choose(select: Element, words: string): Promise<void> {
+    select.querySelector<HTMLElement>('.mat-mdc-select-trigger')?.click();
+    await this.settle();
+    const options = [...document.querySelectorAll<HTMLElement>('mat-option')];
+    const option = options.find((one) => one.textContent?.trim() === words);
+    if (!option) throw new Error(`no ${words} among ${options.map((one) => one.textContent)}`);
+    option.click();
     await this.settle();
   }
 

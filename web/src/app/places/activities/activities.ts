@@ -8,6 +8,11 @@ import {
 } from '@angular/core';
 import { ActivatedRoute, Router, RouterLink } from '@angular/router';
 import { toSignal } from '@angular/core/rxjs-interop';
+import { MatButton } from '@angular/material/button';
+import { MatButtonToggleModule } from '@angular/material/button-toggle';
+import { MatFormFieldModule } from '@angular/material/form-field';
+import { MatInputModule } from '@angular/material/input';
+import { MatSelectModule } from '@angular/material/select';
 import {
   type ActivityFilter,
   type Indexed,
@@ -46,7 +51,7 @@ const YEAR = 12;
 @Component({
   selector: 'gumo-activities',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [BandSign, Icon, PegMark, RouterLink],
+  imports: [BandSign, Icon, MatButton, MatButtonToggleModule, MatFormFieldModule, MatInputModule, MatSelectModule, PegMark, RouterLink],
   templateUrl: './activities.html',
   styleUrl: './activities.scss',
 })

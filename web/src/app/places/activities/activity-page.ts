@@ -8,7 +8,8 @@ import {
   signal,
 } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
-import { MatButtonModule } from '@angular/material/button';
+import { MatButton, MatButtonModule } from '@angular/material/button';
+import { MatButtonToggleModule } from '@angular/material/button-toggle';
 import { onScreen, topsOf } from '@gumo/core/activities';
 import { findSheet, proposedFor } from '@gumo/core/sheets';
 import { matchSkills, skillOf } from '@gumo/core/skills';
@@ -55,7 +56,7 @@ const SAMPLES = 4;
 @Component({
   selector: 'gumo-activity-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [BandSign, CautionList, Icon, MatButtonModule, PegMark, SceneView, RouterLink],
+  imports: [BandSign, CautionList, Icon, MatButton, MatButtonModule, MatButtonToggleModule, PegMark, RouterLink, SceneView],
   templateUrl: './activity-page.html',
   styleUrl: './activity-page.scss',
 })

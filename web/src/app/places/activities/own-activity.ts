@@ -8,14 +8,24 @@ import {
   signal,
   untracked,
 } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { FormArray, FormBuilder, ReactiveFormsModule } from '@angular/forms';
+import { MatAutocompleteModule } from '@angular/material/autocomplete';
+import { MatButton, MatIconButton } from '@angular/material/button';
+import { MatCheckbox } from '@angular/material/checkbox';
+import { MatChipsModule } from '@angular/material/chips';
+import { MatFormFieldModule } from '@angular/material/form-field';
+import { MatInputModule } from '@angular/material/input';
+import { MatSelectModule } from '@angular/material/select';
 import { Router, RouterLink } from '@angular/router';
 import { explain } from '@gumo/core/activities';
 import { SKILLS, findSkill, matchSkills } from '@gumo/core/skills';
 import {
+  Amount,
   BANDS,
-  type Band,
   HAZARDS,
-  type Need,
+  Minutes,
+  Need,
   OwnActivity,
   type Quantity,
   STEP_KINDS,
@@ -24,8 +34,10 @@ import {
 import { Store } from '@ngrx/store';
 import { v7 as uuid } from 'uuid';
 import * as v from 'valibot';
-import { Api, ApiProblem } from '../../common/api';
+import { Api } from '../../common/api';
 import { BAND_WORDS } from '../../common/band-sign';
+import { faultWords } from '../../common/faults';
+import { Unsaved, faultOf, refused, valid } from '../../common/forms';
 import { Icon } from '../../common/icon';
 import { Conflicts, type FieldWords } from '../../conflict/conflicts';
 import { OwnActivities } from '../../state/answers';
@@ -33,6 +45,7 @@ import { HouseholdActions, householdFeature } from '../../state/household';
 import { RoundField } from './round-field';
 
 type Draft = OwnActivity;
+const FIELDS = OwnActivity.entries;
 type QuantityChoice = 'fixed' | 'child' | 'top' | 'tops' | 'rows' | 'other';
 
 const QUANTITY_WORDS: Record<QuantityChoice, string> = {
@@ -56,16 +69,36 @@ const STEP_WORDS: Record<(typeof STEP_KINDS)[number], string> = {
 };
 const WAYS = ['led', 'presented', 'left-out'] as const;
 const NOTES = [
-  [
-    { key: 'easier', words: 'Easier', most: 200 },
-    { key: 'harder', words: 'Harder', most: 200 },
-  ],
-  [
-    { key: 'watchFor', words: 'Watch for', most: 300 },
-    { key: 'makeIt', words: 'Make it', most: 300 },
-  ],
+  { key: 'easier', words: 'Easier', most: 200 },
+  { key: 'harder', words: 'Harder', most: 200 },
+  { key: 'watchFor', words: 'Watch for', most: 300 },
+  { key: 'makeIt', words: 'Make it', most: 300 },
 ] as const;
+const NUMBERS = [
+  ['shortest', 'Minutes from'],
+  ['longest', 'to'],
+  ['setUpMinutes', 'Setting up'],
+  ['clearUpMinutes', 'Clearing up'],
+  ['fromAge', 'From about age'],
+] as const;
+const KINDS = [
+  { key: 'mess', words: 'Mess', choices: ['dry', 'damp', 'paint'] },
+  { key: 'noise', words: 'Noise', choices: ['quiet', 'lively'] },
+  { key: 'place', words: 'Place', choices: ['in', 'out', 'either'] },
+] as const;
+/** Skills offered at once; more letters narrow them. */
+const OFFERED = 40;
 const EXAMPLE = { tops: [5, 10] };
+
+const NEW_NEED: Need = {
+  use: 'counter',
+  words: '',
+  must: 5,
+  wish: null,
+  colors: 'any',
+  alike: false,
+  consumable: false,
+};
 
 const EMPTY: Omit<Draft, 'id'> = {
   title: '',
@@ -147,11 +180,30 @@ const ACTIVITY_WORDS: FieldWords = {
   archived: 'Put away',
 };
 
+const lines = (text: string): string[] =>
+  text
+    .split('\n')
+    .map((line) => line.trim())
+    .filter(Boolean);
+
 /** An activity of the household's own: new, copied from another one, or changed. */
 @Component({
   selector: 'gumo-own-activity',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Icon, RouterLink, RoundField],
+  imports: [
+    Icon,
+    MatAutocompleteModule,
+    MatButton,
+    MatCheckbox,
+    MatChipsModule,
+    MatFormFieldModule,
+    MatIconButton,
+    MatInputModule,
+    MatSelectModule,
+    ReactiveFormsModule,
+    RouterLink,
+    RoundField,
+  ],
   templateUrl: './own-activity.html',
   styleUrl: './own-activity.scss',
 })
@@ -174,16 +226,52 @@ export class OwnActivityForm {
   protected readonly stepKinds = STEP_KINDS;
   protected readonly stepWords = STEP_WORDS;
   protected readonly notes = NOTES;
+  protected readonly numbers = NUMBERS;
+  protected readonly kinds = KINDS;
   protected readonly quantityWords = QUANTITY_WORDS;
   protected readonly choices = Object.keys(QUANTITY_WORDS) as QuantityChoice[];
-  protected readonly allSkills = SKILLS;
+  protected readonly faultOf = faultOf;
   private readonly conflicts = inject(Conflicts);
+  private readonly builder = inject(FormBuilder).nonNullable;
   /** The activity as it was when the writing began. */
-  private base: OwnActivity | null = null;
-  protected readonly draft = signal<Draft>({ ...EMPTY, id: uuid() });
+  private readonly base = signal<Draft>({ ...EMPTY, id: uuid() });
   protected readonly message = signal<string | null>(null);
-  protected readonly field = signal<string | null>(null);
-  protected readonly isNew = computed(() => this.draft().version === 0);
+  protected readonly isNew = computed(() => this.base().version === 0);
+  protected readonly archived = computed(() => this.base().archived);
+
+  protected readonly needs = new FormArray<ReturnType<OwnActivityForm['needGroup']>>([]);
+  protected readonly steps = new FormArray<ReturnType<OwnActivityForm['stepGroup']>>([]);
+  protected readonly form = this.builder.group({
+    title: ['', valid(FIELDS.title)],
+    band: [EMPTY.band],
+    ways: [[...EMPTY.ways], valid(FIELDS.ways)],
+    shortest: [EMPTY.minutes[0], valid(Minutes)],
+    longest: [EMPTY.minutes[1], valid(Minutes)],
+    setUpMinutes: [EMPTY.setUpMinutes, valid(Minutes)],
+    clearUpMinutes: [EMPTY.clearUpMinutes, valid(Minutes)],
+    fromAge: [EMPTY.fromAge, valid(FIELDS.fromAge)],
+    mess: [EMPTY.mess],
+    noise: [EMPTY.noise],
+    place: [EMPTY.place],
+    seat: [EMPTY.seat],
+    checksItself: [EMPTY.checksItself],
+    hazards: [[...EMPTY.hazards]],
+    skills: [[...EMPTY.skills], valid(FIELDS.skills)],
+    rounds: [EMPTY.rounds],
+    easier: [''],
+    harder: [''],
+    watchFor: [''],
+    makeIt: [''],
+    cautions: ['', valid(v.pipe(v.string(), v.transform(lines), FIELDS.cautions))],
+    needs: this.needs,
+    steps: this.steps,
+  });
+  private readonly written = toSignal(this.form.valueChanges, { initialValue: null });
+  /** The activity as it stands in the fields. */
+  protected readonly draft = computed((): Draft => {
+    this.written();
+    return this.read(this.base());
+  });
   protected readonly skillTitles = computed(() =>
     this.draft().skills.map((id) => ({
       id,
@@ -194,8 +282,18 @@ export class OwnActivityForm {
         : (findSkill(id)?.title ?? id),
     })),
   );
+  protected readonly sought = signal('');
+  protected readonly offered = computed(() => {
+    const words = this.sought().toLowerCase();
+    const taken = this.draft().skills;
+    return SKILLS.filter(
+      ({ id, title }) => !taken.includes(id) && title.toLowerCase().includes(words),
+    ).slice(0, OFFERED);
+  });
 
   constructor() {
+    this.fillWith(this.base());
+    inject(Unsaved).watch(() => this.form.dirty);
     effect(() => {
       const [id, from, activities] = [this.id(), this.from(), this.activities()];
       untracked(() => void this.fill(id, from, activities));
@@ -207,139 +305,125 @@ export class OwnActivityForm {
     from: string | undefined,
     activities: ReturnType<typeof this.activities>,
   ): Promise<void> {
-    if (id !== undefined && id !== this.draft().id) {
+    if (id !== undefined && id !== this.base().id) {
       const own = await this.api.get('/activities/own', OwnActivities).catch(() => []);
       const known = own.find((one) => one.id === id);
       // What is being written stays; what came meanwhile is settled when it is kept.
-      if (this.base && JSON.stringify(this.base) !== JSON.stringify(this.draft())) return;
-      this.base = known ?? null;
-      if (known) this.draft.set(known);
+      if (this.form.dirty) return;
+      if (known) this.fillWith(known);
       else this.message.set('There is no such activity of your own.');
       return;
     }
     const source = from === undefined ? undefined : activities.get(from);
-    if (source && this.draft().title === '') {
+    if (source && !this.form.dirty && this.base().title === '') {
       const title = `${source.title} (ours)`.slice(0, 60);
-      this.draft.set({ ...EMPTY, ...source, id: uuid(), title, archived: false, version: 0 });
+      this.fillWith({ ...EMPTY, ...source, id: uuid(), title, archived: false, version: 0 });
     }
   }
 
-  protected set(change: Partial<Draft>): void {
-    this.draft.update((draft) => ({ ...draft, ...change }));
+  private fillWith(one: Draft): void {
+    this.base.set(one);
+    this.needs.clear();
+    this.steps.clear();
+    for (const need of one.needs) this.needs.push(this.needGroup(need));
+    for (const step of one.steps) this.steps.push(this.stepGroup(step));
+    const [shortest, longest] = one.minutes;
+    const arrays = { needs: this.needs.getRawValue(), steps: this.steps.getRawValue() };
+    this.form.reset({
+      ...one,
+      ...arrays,
+      shortest,
+      longest,
+      cautions: one.cautions.join('\n'),
+    });
   }
 
-  protected setNote(key: (typeof NOTES)[number][number]['key'], text: string): void {
-    this.set({ [key]: text });
+  private needGroup(need: Need) {
+    return this.builder.group({
+      of: [need],
+      use: [need.use],
+      words: [need.words, valid(Need.entries.words)],
+      ...choiceOf(need.must),
+      count: [choiceOf(need.must).count, valid(Amount)],
+      colors: [need.colors],
+      alike: [need.alike],
+      consumable: [need.consumable],
+    });
   }
 
-  protected setBand(value: string): void {
-    this.set({ band: BANDS.find((band): band is Band => band === value) ?? 'table' });
+  private stepGroup(step: Draft['steps'][number]) {
+    return this.builder.group({ kind: [step.kind], text: [step.text] });
   }
 
-  protected toggle<T>(list: readonly T[], one: T): T[] {
-    return list.includes(one) ? list.filter((other) => other !== one) : [...list, one];
+  private read(base: Draft): Draft {
+    const { shortest, longest, cautions, needs, steps, ...value } = this.form.getRawValue();
+    return {
+      ...base,
+      ...value,
+      minutes: [shortest, longest],
+      cautions: lines(cautions),
+      needs: needs.map(({ of, choice, count, ...need }) => ({
+        ...of,
+        ...need,
+        must: quantityOf(choice, count, of.must),
+      })),
+      steps: steps.filter(({ text }) => text.trim() !== ''),
+    };
   }
 
   protected addSkill(id: string): void {
-    if (id !== '' && !this.draft().skills.includes(id)) {
-      this.set({ skills: [...this.draft().skills, id] });
-    }
+    const { skills } = this.form.controls;
+    if (!skills.value.includes(id)) skills.setValue([...skills.value, id]);
+    this.sought.set('');
+    this.form.markAsDirty();
   }
 
-  protected setStep(i: number, change: Partial<Draft['steps'][number]>): void {
-    this.set({
-      steps: this.draft().steps.map((step, at) => (at === i ? { ...step, ...change } : step)),
-    });
-  }
-
-  protected kindOf(value: string): Draft['steps'][number]['kind'] {
-    return STEP_KINDS.find((kind) => kind === value) ?? 'turn';
+  protected dropSkill(id: string): void {
+    const { skills } = this.form.controls;
+    skills.setValue(skills.value.filter((one) => one !== id));
+    this.form.markAsDirty();
   }
 
   protected addNeed(): void {
-    const need: Need = {
-      use: 'counter',
-      words: '',
-      must: 5,
-      wish: null,
-      colors: 'any',
-      alike: false,
-      consumable: false,
-    };
-    this.set({ needs: [...this.draft().needs, need] });
+    this.needs.push(this.needGroup(NEW_NEED));
+    this.form.markAsDirty();
   }
 
-  protected setNeed(i: number, change: Partial<Need>): void {
-    this.set({
-      needs: this.draft().needs.map((need, at) => (at === i ? { ...need, ...change } : need)),
-    });
-  }
-
-  protected without<T>(list: readonly T[], i: number): T[] {
-    return list.filter((_, at) => at !== i);
-  }
-
-  protected choiceOf(must: Quantity): { choice: QuantityChoice; count: number } {
-    return choiceOf(must);
-  }
-
-  protected setQuantity(i: number, choice: string, count: number): void {
-    const old = this.draft().needs[i]?.must ?? 1;
-    const known = this.choices.find((one) => one === choice) ?? 'fixed';
-    this.setNeed(i, { must: quantityOf(known, count, old) });
+  protected addStep(): void {
+    this.steps.push(this.stepGroup({ kind: 'turn', text: '' }));
+    this.form.markAsDirty();
   }
 
   /** What the quantity comes to for a child to five and one to ten. */
-  protected example(must: Quantity): string {
-    return explain(must, EXAMPLE);
+  protected example(i: number): string {
+    return explain(this.draft().needs[i]?.must ?? 0, EXAMPLE);
   }
 
-  protected useOf(value: string): Need['use'] {
-    return USES.find((use) => use === value) ?? 'counter';
-  }
-
-  protected lines(text: string): string[] {
-    return text
-      .split('\n')
-      .map((line) => line.trim())
-      .filter(Boolean);
-  }
-
-  protected async keep(event: Event | null, archived = false): Promise<void> {
-    event?.preventDefault();
-    const draft = this.draft();
-    const row = {
-      ...draft,
-      archived,
-      steps: draft.steps.filter((step) => step.text.trim() !== ''),
-      version: Math.max(1, draft.version),
-    };
+  protected async keep(archived: boolean): Promise<void> {
+    this.form.markAllAsTouched();
+    const isNew = this.isNew();
+    const row = { ...this.draft(), archived, version: Math.max(1, this.draft().version) };
     const checked = v.safeParse(OwnActivity, row);
+    if (this.form.invalid) return;
     if (!checked.success) {
-      const [issue] = checked.issues;
-      this.show(v.getDotPath(issue) ?? '', issue.message);
+      this.message.set(faultWords(checked.issues));
       return;
     }
     try {
-      const kept = this.isNew()
+      const kept = isNew
         ? await this.api.send('POST', '/activities/own', checked.output, OwnActivity)
-        : await this.conflicts.put(`/activities/own/${draft.id}`, OwnActivity, {
-            base: this.base ?? checked.output,
+        : await this.conflicts.put(`/activities/own/${row.id}`, OwnActivity, {
+            base: this.base(),
             mine: checked.output,
-            what: draft.title,
+            what: row.title,
             words: ACTIVITY_WORDS,
           });
       if (!kept) return;
+      this.form.markAsPristine();
       this.store.dispatch(HouseholdActions.libraryChanged());
-      await this.router.navigate(archived ? ['/activities'] : ['/activities', draft.id]);
+      await this.router.navigate(archived ? ['/activities'] : ['/activities', row.id]);
     } catch (error) {
-      const first = error instanceof ApiProblem ? error.errors[0] : undefined;
-      this.show(first?.field ?? '', first?.message ?? (error as Error).message);
+      this.message.set(refused(this.form, error));
     }
-  }
-
-  private show(path: string, message: string): void {
-    this.field.set(path.split('.')[0] ?? null);
-    this.message.set(`${path} ${message}`.trim());
   }
 }

@@ -13,7 +13,7 @@ import { RunPreview } from './run-preview';
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [MatButtonModule, MatFormFieldModule, MatSelectModule],
   template: `
-    <mat-form-field subscriptSizing="dynamic">
+    <mat-form-field>
       <mat-label>How it is played</mat-label>
       <mat-select [value]="activity().rounds?.[0]?.kind ?? ''" (valueChange)="choose($event)">
         <mat-option value="">By its skills</mat-option>

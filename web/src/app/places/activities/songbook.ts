@@ -1,24 +1,47 @@
 import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
+import { FormBuilder, ReactiveFormsModule } from '@angular/forms';
+import { MatButton, MatIconButton } from '@angular/material/button';
+import { MatFormFieldModule } from '@angular/material/form-field';
+import { MatInputModule } from '@angular/material/input';
+import { MatSelectModule } from '@angular/material/select';
 import { RouterLink } from '@angular/router';
 import { Song } from '@gumo/core/vocabulary';
 import { v7 as uuid } from 'uuid';
 import * as v from 'valibot';
-import { Api, ApiProblem } from '../../common/api';
-import { faultWords } from '../../common/faults';
+import { Api } from '../../common/api';
+import { Unsaved, faultOf, refused, valid } from '../../common/forms';
 import { Icon } from '../../common/icon';
 import { Conflicts } from '../../conflict/conflicts';
 import { Songs } from '../../state/answers';
+
+const EMPTY: Omit<Song, 'id'> = {
+  title: '',
+  direction: 'down',
+  from: 5,
+  to: 0,
+  words: '',
+  version: 0,
+};
 
 /** Counting songs in the household's own words. */
 @Component({
   selector: 'gumo-songbook',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Icon, RouterLink],
+  imports: [
+    Icon,
+    MatButton,
+    MatFormFieldModule,
+    MatIconButton,
+    MatInputModule,
+    MatSelectModule,
+    ReactiveFormsModule,
+    RouterLink,
+  ],
   template: `
     <header>
       <h1>Songbook</h1>
-      <a class="button" routerLink="/activities">Activities</a>
-      <button type="button" class="button outlined" (click)="write()">
+      <a matButton routerLink="/activities">Activities</a>
+      <button matButton="outlined" type="button" (click)="write(null)">
         <gumo-icon name="add" /> A song
       </button>
     </header>
@@ -26,66 +49,41 @@ import { Songs } from '../../state/answers';
       <p class="caution" role="alert">{{ text }}</p>
     }
     @if (draft(); as song) {
-      <form class="sheet" novalidate (submit)="keep($event)">
+      <form class="sheet" [formGroup]="form" (ngSubmit)="keep(song)">
         <div class="line">
-          <label class="wide">
-            Title
-            <input
-              #title
-              maxlength="60"
-              [value]="song.title"
-              (input)="set({ title: title.value })"
-            />
-          </label>
-          <label>
-            It counts
-            <select
-              #direction
-              (change)="set({ direction: direction.value === 'down' ? 'down' : 'up' })"
-            >
-              <option value="up" [selected]="song.direction === 'up'">up</option>
-              <option value="down" [selected]="song.direction === 'down'">down</option>
-            </select>
-          </label>
-          <label>
-            from
-            <input
-              #from
-              type="number"
-              min="0"
-              max="1000"
-              [value]="song.from"
-              (input)="set({ from: +from.value })"
-            />
-          </label>
-          <label>
-            to
-            <input
-              #to
-              type="number"
-              min="0"
-              max="1000"
-              [value]="song.to"
-              (input)="set({ to: +to.value })"
-            />
-          </label>
+          <mat-form-field class="wide">
+            <mat-label>Title</mat-label>
+            <input matInput maxlength="60" formControlName="title" />
+            <mat-error>{{ faultOf(form.controls.title) }}</mat-error>
+          </mat-form-field>
+          <mat-form-field>
+            <mat-label>It counts</mat-label>
+            <mat-select formControlName="direction">
+              <mat-option value="up">up</mat-option>
+              <mat-option value="down">down</mat-option>
+            </mat-select>
+          </mat-form-field>
+          <mat-form-field>
+            <mat-label>from</mat-label>
+            <input matInput type="number" formControlName="from" />
+            <mat-error>{{ faultOf(form.controls.from) }}</mat-error>
+          </mat-form-field>
+          <mat-form-field>
+            <mat-label>to</mat-label>
+            <input matInput type="number" formControlName="to" />
+            <mat-error>{{ faultOf(form.controls.to) }}</mat-error>
+          </mat-form-field>
         </div>
-        <label>
-          Your own words
-          <textarea
-            #words
-            rows="7"
-            maxlength="4000"
-            [value]="song.words"
-            (input)="set({ words: words.value })"
-          ></textarea>
-        </label>
+        <mat-form-field>
+          <mat-label>Your own words</mat-label>
+          <textarea matInput rows="7" maxlength="4000" formControlName="words"></textarea>
+        </mat-form-field>
         <div class="actions">
           @if (song.version > 0) {
-            <button type="button" class="button out" (click)="remove(song)">Take out</button>
+            <button matButton type="button" class="out" (click)="remove(song)">Take out</button>
           }
-          <button type="button" class="button" (click)="draft.set(null)">Cancel</button>
-          <button type="submit" class="button filled">Keep</button>
+          <button matButton type="button" (click)="draft.set(null)">Cancel</button>
+          <button matButton="filled" type="submit">Keep</button>
         </div>
       </form>
     }
@@ -97,12 +95,7 @@ import { Songs } from '../../state/answers';
               <h2>{{ song.title }}</h2>
               <p class="soft">{{ song.direction }} from {{ song.from }} to {{ song.to }}</p>
             </div>
-            <button
-              type="button"
-              class="button"
-              [attr.aria-label]="'Change ' + song.title"
-              (click)="draft.set(song)"
-            >
+            <button matIconButton type="button" [attr.aria-label]="'Change ' + song.title" (click)="write(song)">
               <gumo-icon name="edit" />
             </button>
           </header>
@@ -123,8 +116,17 @@ export class Songbook {
   protected readonly songs = signal<readonly Song[]>([]);
   protected readonly draft = signal<Song | null>(null);
   protected readonly message = signal<string | null>(null);
+  protected readonly faultOf = faultOf;
+  protected readonly form = inject(FormBuilder).nonNullable.group({
+    title: ['', valid(Song.entries.title)],
+    direction: ['down' as Song['direction']],
+    from: [5, valid(Song.entries.from)],
+    to: [0, valid(Song.entries.to)],
+    words: [''],
+  });
 
   constructor() {
+    inject(Unsaved).watch(() => this.draft() !== null && this.form.dirty);
     void this.load();
   }
 
@@ -136,38 +138,26 @@ export class Songbook {
     }
   }
 
-  protected write(): void {
-    this.draft.set({
-      id: uuid(),
-      title: '',
-      direction: 'down',
-      from: 5,
-      to: 0,
-      words: '',
-      version: 0,
+  protected write(song: Song | null): void {
+    const next = song ?? { ...EMPTY, id: uuid() };
+    this.form.reset(next);
+    this.draft.set(next);
+  }
+
+  protected async keep(song: Song): Promise<void> {
+    this.form.markAllAsTouched();
+    if (this.form.invalid) return;
+    const row = v.parse(Song, {
+      ...song,
+      ...this.form.getRawValue(),
+      version: Math.max(1, song.version),
     });
-  }
-
-  protected set(change: Partial<Song>): void {
-    this.draft.update((song) => song && { ...song, ...change });
-  }
-
-  protected async keep(event: Event): Promise<void> {
-    event.preventDefault();
-    const song = this.draft();
-    if (!song) return;
-    const row = { ...song, version: Math.max(1, song.version) };
-    const checked = v.safeParse(Song, row);
-    if (!checked.success) {
-      this.message.set(faultWords(checked.issues));
-      return;
-    }
     await this.send(() =>
       song.version === 0
-        ? this.api.send('POST', '/songs', checked.output, Song)
+        ? this.api.send('POST', '/songs', row, Song)
         : this.conflicts.put(`/songs/${song.id}`, Song, {
-            base: this.songs().find((one) => one.id === song.id) ?? checked.output,
-            mine: checked.output,
+            base: song,
+            mine: row,
             what: song.title,
             words: {
               title: 'Title',
@@ -182,19 +172,20 @@ export class Songbook {
 
   protected async remove(song: Song): Promise<void> {
     await this.send(() =>
-      this.api.send('DELETE', `/songs/${song.id}?version=${song.version}`, undefined, v.null()),
+      this.api
+        .send('DELETE', `/songs/${song.id}?version=${song.version}`, undefined, v.null())
+        .then(() => true),
     );
   }
 
   private async send(work: () => Promise<unknown>): Promise<void> {
     try {
-      await work();
+      if ((await work()) === null) return;
       this.draft.set(null);
       this.message.set(null);
       await this.load();
     } catch (error) {
-      const first = error instanceof ApiProblem ? error.errors[0] : undefined;
-      this.message.set(first ? `${first.field} ${first.message}` : (error as Error).message);
+      this.message.set(refused(this.form, error));
     }
   }
 }

@@ -10,6 +10,7 @@ import {
   output,
   signal,
 } from '@angular/core';
+import { MatRipple } from '@angular/material/core';
 import type { SkillView } from '../../state/answers';
 import { Bead, MARK_WORDS, type Mark, STANDING_WORDS, type Standing } from './bead';
 import { ROW_HEIGHT, layStrings, linksOf } from './string-layout';
@@ -24,7 +25,7 @@ const KINDS: readonly Standing[] = ['not-met', 'started', 'nearly', 'secure', 'c
 @Component({
   selector: 'gumo-bead-strings',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Bead],
+  imports: [Bead, MatRipple],
   host: { '(keydown)': 'walk($event)' },
   template: `
     <div class="strings" [style.block-size.px]="layout().height" (mouseleave)="pointed.set(null)">
@@ -44,6 +45,7 @@ const KINDS: readonly Standing[] = ['not-met', 'started', 'nearly', 'secure', 'c
         }
         @for (place of row.places; track place.skill.id) {
           <button
+            matRipple
             type="button"
             class="place"
             [class.faint]="at(place.skill.id) === 'not-met'"

@@ -17,6 +17,8 @@ import {
   type AbstractControl,
   type ValidationErrors,
 } from '@angular/forms';
+import { MatButton } from '@angular/material/button';
+import { MatButtonToggleModule } from '@angular/material/button-toggle';
 import { MatCheckboxModule } from '@angular/material/checkbox';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
@@ -91,18 +93,7 @@ const CHILD_WORDS: FieldWords = {
 @Component({
   selector: 'gumo-child-form',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [
-    AllergenField,
-    MatCheckboxModule,
-    MatFormFieldModule,
-    MatInputModule,
-    MatRadioModule,
-    MatSelectModule,
-    PegMark,
-    ReactiveFormsModule,
-    RouterLink,
-    ForgetChild,
-  ],
+  imports: [AllergenField, ForgetChild, MatButton, MatButtonToggleModule, MatCheckboxModule, MatFormFieldModule, MatInputModule, MatRadioModule, MatSelectModule, PegMark, ReactiveFormsModule, RouterLink],
   templateUrl: './child-form.html',
   styleUrl: './child-form.scss',
 })

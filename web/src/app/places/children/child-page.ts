@@ -7,11 +7,17 @@ import {
   input,
   signal,
 } from '@angular/core';
-import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
-import { RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
+import { takeUntilDestroyed, toSignal } from '@angular/core/rxjs-interop';
+import { MatButton } from '@angular/material/button';
+import { MatFormFieldModule } from '@angular/material/form-field';
+import { MatMenuModule } from '@angular/material/menu';
+import { MatSelectModule } from '@angular/material/select';
+import { MatTabsModule } from '@angular/material/tabs';
+import { NavigationEnd, Router, RouterLink, RouterOutlet } from '@angular/router';
 import { POLICIES, type Policy } from '@gumo/core/vocabulary';
 import { Actions, ofType } from '@ngrx/effects';
 import { Store } from '@ngrx/store';
+import { filter, map } from 'rxjs';
 import { Api } from '../../common/api';
 import { Clock } from '../../common/clock';
 import { Icon } from '../../common/icon';
@@ -22,26 +28,29 @@ import { ChildrenActions, childrenFeature } from '../../state/children';
 import { OutboxActions } from '../../state/outbox';
 import { ProgressActions, progressFeature } from '../../state/progress';
 
-const TABS: readonly (readonly [path: string, title: string])[] = [
-  ['', 'Strings'],
+type Tab = readonly [path: string, title: string];
+const TABS: readonly Tab[] = [
+  ['', 'Progress'],
+  ['sittings', 'Sessions'],
+  ['work', 'Work samples'],
+  ['family', 'Family report'],
+];
+const DETAILS: readonly Tab[] = [
   ['numerals', 'Numerals'],
-  ['bonds', 'Bonds'],
-  ['saying', 'Saying'],
-  ['glancing', 'Glancing'],
+  ['bonds', 'Number bonds'],
+  ['saying', 'Rote counting'],
+  ['glancing', 'Subitizing'],
   ['writing', 'Writing'],
   ['comparing', 'Comparing'],
   ['measuring', 'Measuring'],
-  ['slips', 'Slips'],
-  ['sittings', 'Sittings'],
-  ['work', 'Work'],
-  ['family', 'Family'],
+  ['slips', 'Common errors'],
 ];
 
 /** One child: who it is, when a range counts as secure, and the tabs. */
 @Component({
   selector: 'gumo-child-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Icon, PegMark, RouterLink, RouterLinkActive, RouterOutlet],
+  imports: [Icon, MatButton, MatFormFieldModule, MatMenuModule, MatSelectModule, MatTabsModule, PegMark, RouterLink, RouterOutlet],
   templateUrl: './child-page.html',
   styleUrl: './child-page.scss',
 })
@@ -56,6 +65,24 @@ export class ChildPage {
   protected readonly loaded = this.store.selectSignal(childrenFeature.selectLoaded);
 
   protected readonly tabs = TABS;
+  protected readonly detailTabs = DETAILS;
+  private readonly router = inject(Router);
+  private readonly url = toSignal(
+    this.router.events.pipe(
+      filter((event) => event instanceof NavigationEnd),
+      map(({ urlAfterRedirects }) => urlAfterRedirects),
+    ),
+    { initialValue: this.router.url },
+  );
+  /** Last part of the address; empty for the strings. */
+  protected readonly part = computed(() => {
+    const [, , , part = ''] = (this.url().split(/[?#]/)[0] ?? '').split('/');
+    return part;
+  });
+  /** Which detail is open; null for none. */
+  protected readonly detail = computed(
+    () => DETAILS.find(([path]) => path === this.part())?.[1] ?? null,
+  );
   protected readonly policies = POLICIES;
   protected readonly policyWords = POLICY_WORDS;
   protected readonly child = computed(() => this.childById()[this.id()] ?? null);

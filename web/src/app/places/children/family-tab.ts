@@ -7,6 +7,11 @@ import {
   input,
   signal,
 } from '@angular/core';
+import { TextFieldModule } from '@angular/cdk/text-field';
+import { MatButton, MatIconButton } from '@angular/material/button';
+import { MatButtonToggleModule } from '@angular/material/button-toggle';
+import { MatCheckbox } from '@angular/material/checkbox';
+import { MatInputModule } from '@angular/material/input';
 import { FamilyLetter, addDays } from '@gumo/core/vocabulary';
 import { v7 as uuid } from 'uuid';
 import * as v from 'valibot';
@@ -53,7 +58,7 @@ interface Sentence {
 @Component({
   selector: 'gumo-family-tab',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Icon],
+  imports: [Icon, MatButton, MatButtonToggleModule, MatCheckbox, MatIconButton, MatInputModule, TextFieldModule],
   templateUrl: './family-tab.html',
   styleUrl: './family-tab.scss',
 })

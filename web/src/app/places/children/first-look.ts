@@ -9,6 +9,8 @@ import {
   signal,
 } from '@angular/core';
 import { LiveAnnouncer } from '@angular/cdk/a11y';
+import { MatButton } from '@angular/material/button';
+import { MatSliderModule } from '@angular/material/slider';
 import { RouterLink } from '@angular/router';
 import {
   type ChildState,
@@ -45,7 +47,7 @@ type PegPlaces = Pegs['pegs'];
 @Component({
   selector: 'gumo-first-look',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Icon, OutcomeBar, PegMark, SceneView, RouterLink],
+  imports: [Icon, MatButton, MatSliderModule, OutcomeBar, PegMark, RouterLink, SceneView],
   templateUrl: './first-look.html',
   styleUrl: './first-look.scss',
   host: { '(document:keydown)': 'press($event)' },

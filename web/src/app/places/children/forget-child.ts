@@ -1,4 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { MatCheckbox } from '@angular/material/checkbox';
+import { MatFormFieldModule } from '@angular/material/form-field';
+import { MatInputModule } from '@angular/material/input';
 import { Router } from '@angular/router';
 import type { Child } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
@@ -15,6 +19,7 @@ const Forgotten = v.object({
 @Component({
   selector: 'gumo-forget-child',
   changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [MatButton, MatCheckbox, MatFormFieldModule, MatInputModule],
   template: `
     @if (holders(); as holders) {
       <section class="sheet" role="status">
@@ -42,7 +47,7 @@ const Forgotten = v.object({
           Files that were saved, printed or sent elsewhere are not reached from here. Words about
           other children may still mention the name.
         </p>
-        <button type="button" class="button filled" (click)="leave()">All children</button>
+        <button matButton="filled" type="button" (click)="leave()">All children</button>
       </section>
     } @else if (open()) {
       <section class="caution" aria-labelledby="forget-head">
@@ -51,36 +56,31 @@ const Forgotten = v.object({
           All that was seen, said, planned and kept of {{ child().name }} is removed and cannot be
           brought back. To keep it and only put it away, archive the child instead.
         </p>
-        <label>
-          The name once more
-          <input #name autocomplete="off" [value]="typed()" (input)="typed.set(name.value)" />
-        </label>
-        <label class="tick">
+        <mat-form-field>
+          <mat-label>The name once more</mat-label>
           <input
-            #copies
-            type="checkbox"
-            [checked]="alsoCopies()"
-            (change)="alsoCopies.set(copies.checked)"
+            #name
+            matInput
+            autocomplete="off"
+            [value]="typed()"
+            (input)="typed.set(name.value)"
           />
+        </mat-form-field>
+        <mat-checkbox [checked]="alsoCopies()" (change)="alsoCopies.set($event.checked)">
           from the copies of the records as well
-        </label>
+        </mat-checkbox>
         @if (message(); as text) {
           <p role="alert">{{ text }}</p>
         }
         <div class="ways">
-          <button type="button" class="button" (click)="open.set(false)">No</button>
-          <button
-            type="button"
-            class="button forget"
-            [disabled]="!isSame() || busy()"
-            (click)="forget()"
-          >
+          <button matButton type="button" (click)="open.set(false)">No</button>
+          <button matButton type="button" class="forget" [disabled]="!isSame() || busy()" (click)="forget()">
             {{ busy() ? 'Forgetting …' : 'Forget for good' }}
           </button>
         </div>
       </section>
     } @else {
-      <button type="button" class="button quiet" (click)="open.set(true)">
+      <button matButton type="button" class="quiet" (click)="open.set(true)">
         Forget this child for good
       </button>
     }
@@ -94,34 +94,6 @@ const Forgotten = v.object({
     }
     h2 {
       font-size: 18px;
-    }
-    label {
-      display: grid;
-      gap: 4px;
-      max-inline-size: 320px;
-      font-weight: 600;
-    }
-    label input:not([type]) {
-      min-block-size: 44px;
-      padding: 0 10px;
-      border: 1px solid var(--line);
-      border-radius: 10px;
-      background: var(--sheet);
-      color: var(--ink);
-      font: inherit;
-      font-weight: 400;
-    }
-    .tick {
-      display: flex;
-      align-items: center;
-      gap: 10px;
-      min-block-size: 44px;
-      font-weight: 400;
-    }
-    .tick input {
-      accent-color: var(--primary);
-      inline-size: 20px;
-      block-size: 20px;
     }
     .ways {
       display: flex;

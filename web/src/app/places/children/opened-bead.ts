@@ -9,7 +9,7 @@ import {
   output,
   signal,
 } from '@angular/core';
-import { MatButtonModule } from '@angular/material/button';
+import { MatButton, MatButtonModule, MatIconButton } from '@angular/material/button';
 import { slipsOf } from '@gumo/core/evidence';
 import { findItem, findSkill, skillOf } from '@gumo/core/skills';
 import type { Observation, OwnWord } from '@gumo/core/vocabulary';
@@ -26,7 +26,7 @@ import { Bead, MARK_WORDS, STANDING_WORDS, type Standing } from './bead';
 @Component({
   selector: 'gumo-opened-bead',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Bead, Icon, MatButtonModule],
+  imports: [Bead, Icon, MatButton, MatButtonModule, MatIconButton],
   templateUrl: './opened-bead.html',
   styleUrl: './opened-bead.scss',
 })

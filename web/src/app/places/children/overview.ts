@@ -7,6 +7,7 @@ import {
   signal,
   untracked,
 } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import { STRAND_TITLES, skillsOfStrand, strandsInUse } from '@gumo/core/skills';
 import type { Child } from '@gumo/core/vocabulary';
@@ -35,7 +36,7 @@ interface Card {
 @Component({
   selector: 'gumo-overview',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Bead, Icon, PegMark, RouterLink],
+  imports: [Bead, Icon, MatButton, PegMark, RouterLink],
   templateUrl: './overview.html',
   styleUrl: './overview.scss',
 })

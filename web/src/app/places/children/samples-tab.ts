@@ -7,6 +7,10 @@ import {
   input,
   signal,
 } from '@angular/core';
+import { MatButton, MatIconButton } from '@angular/material/button';
+import { MatFormFieldModule } from '@angular/material/form-field';
+import { MatInputModule } from '@angular/material/input';
+import { MatSelectModule } from '@angular/material/select';
 import { MOST_SAMPLE_BYTES, SampleLine, type WorkSample } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
 import { v7 as uuid } from 'uuid';
@@ -24,19 +28,20 @@ const Lines = v.array(SampleLine);
 @Component({
   selector: 'gumo-samples-tab',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Icon],
+  imports: [Icon, MatButton, MatFormFieldModule, MatIconButton, MatInputModule, MatSelectModule],
   template: `
     <header>
-      <label class="button filled pick">
+      <button matButton="filled" type="button" (click)="picked.click()">
         <gumo-icon name="add" /> A picture of a drawing or sheet
-        <input
-          #picked
-          class="unseen"
-          type="file"
-          accept="image/*"
-          (change)="choose(picked.files); picked.value = ''"
-        />
-      </label>
+      </button>
+      <input
+        #picked
+        type="file"
+        hidden
+        aria-label="A picture of a drawing or sheet"
+        accept="image/*"
+        (change)="choose(picked.files); picked.value = ''"
+      />
       <p class="soft">
         Drawn anew here before it is kept, so that nothing of where and with what it was taken
         stays.
@@ -49,40 +54,19 @@ const Lines = v.array(SampleLine);
       <form class="sheet" (submit)="keep($event)">
         <img [src]="'data:image/jpeg;base64,' + image" alt="The picture as it will be kept" />
         <div class="fields">
-          <label>
-            Made on
-            <input
-              #made
-              type="date"
-              [max]="today()"
-              [value]="day()"
-              (input)="day.set(made.value)"
-            />
-          </label>
-          <label>
-            At
-            <select #which (change)="activityId.set(which.value)">
-              <option value="">no activity</option>
+          <mat-form-field><mat-label>Made on</mat-label><input matInput #made type="date" [max]="today()" [value]="day()" (input)="day.set(made.value)" /></mat-form-field>
+          <mat-form-field><mat-label>At</mat-label><mat-select [value]="activityId()" (selectionChange)="activityId.set($event.value)">
+              <mat-option value="">no activity</mat-option>
               @for (one of activities(); track one.id) {
-                <option [value]="one.id" [selected]="one.id === activityId()">
+                <mat-option [value]="one.id">
                   {{ one.title }}
-                </option>
+                </mat-option>
               }
-            </select>
-          </label>
-          <label>
-            In the child’s words, or yours
-            <textarea
-              #said
-              rows="3"
-              maxlength="400"
-              [value]="words()"
-              (input)="words.set(said.value)"
-            ></textarea>
-          </label>
+            </mat-select></mat-form-field>
+          <mat-form-field><mat-label>In the child’s words, or yours</mat-label><textarea matInput #said rows="3" maxlength="400" [value]="words()" (input)="words.set(said.value)"></textarea></mat-form-field>
           <div class="ways">
-            <button type="button" class="button" (click)="draft.set(null)">No</button>
-            <button type="submit" class="button filled">Keep</button>
+            <button matButton type="button" (click)="draft.set(null)">No</button>
+            <button matButton="filled" type="submit">Keep</button>
           </div>
         </div>
       </form>
@@ -100,12 +84,7 @@ const Lines = v.array(SampleLine);
           @if (line.words) {
             <p>{{ line.words }}</p>
           }
-          <button
-            type="button"
-            class="button"
-            [attr.aria-label]="'Take out the work of ' + dayWords(line.day)"
-            (click)="remove(line)"
-          >
+          <button matIconButton type="button" [attr.aria-label]="'Take out the work of ' + dayWords(line.day)" (click)="remove(line)">
             <gumo-icon name="remove" />
           </button>
         </li>

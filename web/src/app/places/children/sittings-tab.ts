@@ -7,6 +7,7 @@ import {
   input,
   signal,
 } from '@angular/core';
+import { MatExpansionModule } from '@angular/material/expansion';
 import { recordWords } from '@gumo/core/details';
 import { FIRST_LOOK } from '@gumo/core/evidence';
 import { findItem, skillOf } from '@gumo/core/skills';
@@ -28,6 +29,7 @@ interface TryLine {
 @Component({
   selector: 'gumo-sittings-tab',
   changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [MatExpansionModule],
   templateUrl: './sittings-tab.html',
   styleUrl: './sittings-tab.scss',
 })
@@ -40,7 +42,6 @@ export class SittingsTab {
   protected readonly pace = signal<Pace | null>(null);
   protected readonly notes = signal<readonly ChildNote[]>([]);
   protected readonly failure = signal<string | null>(null);
-  protected readonly opened = signal<string | null>(null);
   protected readonly tries = signal<readonly TryLine[]>([]);
   protected readonly day = dayWords;
   protected readonly lines = computed(() =>
@@ -82,11 +83,9 @@ export class SittingsTab {
     return taker ? [...(taker.earlier ?? []), taker.top].map(topWords).join(', then ') : '';
   }
 
-  protected async toggle(sittingId: string): Promise<void> {
-    if (this.opened() === sittingId) {
-      this.opened.set(null);
-      return;
-    }
+  /** Of the one that was opened; the others close. */
+  protected async show(sittingId: string): Promise<void> {
+    this.tries.set([]);
     try {
       const { observations } = await this.api.get(`/sittings/${sittingId}`, SittingAnswer);
       this.tries.set(
@@ -99,7 +98,6 @@ export class SittingsTab {
             record: recordWords(record),
           })),
       );
-      this.opened.set(sittingId);
     } catch (error) {
       this.failure.set((error as Error).message);
     }

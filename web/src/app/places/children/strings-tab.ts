@@ -8,6 +8,8 @@ import {
   signal,
   untracked,
 } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { MatSliderModule } from '@angular/material/slider';
 import { Router } from '@angular/router';
 import { allergenName } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
@@ -28,7 +30,7 @@ const SLIDER_PAUSE_MS = 120;
 @Component({
   selector: 'gumo-strings-tab',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [BeadStrings, OpenedBead],
+  imports: [BeadStrings, MatButton, MatSliderModule, OpenedBead],
   templateUrl: './strings-tab.html',
   styleUrl: './strings-tab.scss',
 })

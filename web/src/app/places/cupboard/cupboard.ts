@@ -6,6 +6,10 @@ import {
   inject,
   signal,
 } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { MatRipple } from '@angular/material/core';
+import { MatFormFieldModule } from '@angular/material/form-field';
+import { MatInputModule } from '@angular/material/input';
 import { LARGE_USES, asksWhatItHolds, readPasted, smallPart } from '@gumo/core/things';
 import { type Thing, newThing } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
@@ -23,7 +27,7 @@ import { ThingRow } from './thing-row';
 @Component({
   selector: 'gumo-cupboard',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Icon, Kits, ThingRow],
+  imports: [Icon, Kits, MatButton, MatFormFieldModule, MatInputModule, MatRipple, ThingRow],
   templateUrl: './cupboard.html',
   styleUrl: './cupboard.scss',
 })

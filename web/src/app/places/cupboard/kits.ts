@@ -1,10 +1,16 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { Kit, daysBetween } from '@gumo/core/vocabulary';
+import { FormBuilder, type FormControl, ReactiveFormsModule } from '@angular/forms';
+import { MatButton } from '@angular/material/button';
+import { MatFormFieldModule } from '@angular/material/form-field';
+import { MatInputModule } from '@angular/material/input';
+import { MatSelectModule } from '@angular/material/select';
+import { Amount, Kit, daysBetween } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
 import { v7 as uuid } from 'uuid';
 import * as v from 'valibot';
 import { Api } from '../../common/api';
 import { Clock } from '../../common/clock';
+import { Unsaved, faultOf, refused, valid } from '../../common/forms';
 import { Icon } from '../../common/icon';
 import { Conflicts } from '../../conflict/conflicts';
 import { Kits as KitList } from '../../state/answers';
@@ -17,7 +23,14 @@ const DAYS_A_WEEK = 7;
 @Component({
   selector: 'gumo-kits',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Icon],
+  imports: [
+    Icon,
+    MatButton,
+    MatFormFieldModule,
+    MatInputModule,
+    MatSelectModule,
+    ReactiveFormsModule,
+  ],
   templateUrl: './kits.html',
   styleUrl: './kits.scss',
 })
@@ -32,7 +45,19 @@ export class Kits {
   protected readonly kits = signal<readonly Kit[]>([]);
   /** The kit being packed, changed or checked. */
   protected readonly packing = signal<Kit | null>(null);
-  protected readonly checking = signal<{ kit: Kit; found: Record<string, number> } | null>(null);
+  protected readonly checking = signal<Kit | null>(null);
+  protected readonly faultOf = faultOf;
+  private readonly builder = inject(FormBuilder).nonNullable;
+  protected readonly form = this.builder.group({
+    title: ['', valid(Kit.entries.title)],
+    activityId: [null as string | null],
+    changeAfterWeeks: [4, valid(Kit.entries.changeAfterWeeks)],
+    contents: this.builder.record<number>({}),
+  });
+  /** How many of each thing were found in the kit that is checked. */
+  protected readonly found = this.builder.record<number>({});
+  /** Ids of what is packed, in the order in which it was put in. */
+  protected readonly packed = signal<readonly string[]>([]);
   protected readonly message = signal<string | null>(null);
 
   protected readonly cards = computed(() => {
@@ -56,6 +81,7 @@ export class Kits {
   });
 
   constructor() {
+    inject(Unsaved).watch(() => this.packing() !== null && this.form.dirty);
     void this.load();
   }
 
@@ -69,48 +95,58 @@ export class Kits {
 
   protected pack(kit: Kit | null): void {
     this.checking.set(null);
-    this.packing.set(
-      kit ?? {
-        id: uuid(),
-        title: '',
-        activityId: null,
-        contents: [],
-        changedOn: this.clock.today(),
-        changeAfterWeeks: 4,
-        checked: null,
-        version: 0,
-      },
-    );
+    const next = kit ?? {
+      id: uuid(),
+      title: '',
+      activityId: null,
+      contents: [],
+      changedOn: this.clock.today(),
+      changeAfterWeeks: 4,
+      checked: null,
+      version: 0,
+    };
+    const { contents } = this.form.controls;
+    for (const id of Object.keys(contents.controls)) contents.removeControl(id);
+    for (const { thingId, count } of next.contents)
+      contents.addControl(thingId, this.amount(count));
+    const { title, activityId, changeAfterWeeks } = next;
+    this.form.reset({ title, activityId, changeAfterWeeks, contents: contents.getRawValue() });
+    this.packed.set(Object.keys(contents.controls));
+    this.packing.set(next);
   }
 
-  protected set(change: Partial<Kit>): void {
-    this.packing.update((kit) => kit && { ...kit, ...change });
+  private amount(count: number): FormControl<number> {
+    return this.builder.control(count, valid(Amount));
   }
 
-  protected put(thingId: string, count: number): void {
-    const kit = this.packing();
-    if (!kit || thingId === '') return;
-    const others = kit.contents.filter((one) => one.thingId !== thingId);
-    this.set({ contents: count > 0 ? [...others, { thingId, count }] : others });
+  protected put(thingId: string): void {
+    const { contents } = this.form.controls;
+    contents.addControl(thingId, this.amount(1));
+    this.form.markAsDirty();
+    this.packed.set(Object.keys(contents.controls));
   }
 
   protected nameOf(thingId: string): string {
     return this.things().find((thing) => thing.id === thingId)?.name ?? 'gone';
   }
 
-  protected async keep(): Promise<void> {
-    const kit = this.packing();
-    if (!kit) return;
+  protected async keep(kit: Kit): Promise<void> {
+    this.form.markAllAsTouched();
+    if (this.form.invalid) return;
     const isNew = kit.version === 0;
-    const before = this.kits().find((one) => one.id === kit.id);
-    const same = JSON.stringify(before?.contents) === JSON.stringify(kit.contents);
+    const { contents: counts, ...value } = this.form.getRawValue();
+    const contents = this.packed().flatMap((thingId) => {
+      const count = counts[thingId] ?? 0;
+      return count > 0 ? [{ thingId, count }] : [];
+    });
+    const same = JSON.stringify(kit.contents) === JSON.stringify(contents);
     const changedOn = isNew || !same ? this.clock.today() : kit.changedOn;
-    const row = { ...kit, changedOn, version: isNew ? 1 : kit.version };
+    const row: Kit = { ...kit, ...value, contents, changedOn, version: isNew ? 1 : kit.version };
     await this.send(() =>
       isNew
         ? this.api.send('POST', '/kits', row, Kit)
         : this.conflicts.put(`/kits/${kit.id}`, Kit, {
-            base: before ?? row,
+            base: kit,
             mine: row,
             what: kit.title,
             words: {
@@ -135,24 +171,22 @@ export class Kits {
 
   protected check(kit: Kit): void {
     this.packing.set(null);
-    const found = Object.fromEntries(kit.contents.map(({ thingId, count }) => [thingId, count]));
-    this.checking.set({ kit, found });
+    for (const id of Object.keys(this.found.controls)) this.found.removeControl(id);
+    for (const { thingId, count } of kit.contents) {
+      this.found.addControl(thingId, this.amount(count));
+    }
+    this.checking.set(kit);
   }
 
-  protected found(thingId: string, count: number): void {
-    this.checking.update((one) => one && { ...one, found: { ...one.found, [thingId]: count } });
-  }
-
-  protected async keepCheck(when: 'before' | 'after'): Promise<void> {
-    const one = this.checking();
-    if (!one) return;
-    const missing = one.kit.contents
-      .map(({ thingId, count }) => ({ thingId, count: count - (one.found[thingId] ?? 0) }))
+  protected async keepCheck(kit: Kit, when: 'before' | 'after'): Promise<void> {
+    this.found.markAllAsTouched();
+    if (this.found.invalid) return;
+    const found = this.found.getRawValue();
+    const missing = kit.contents
+      .map(({ thingId, count }) => ({ thingId, count: count - (found[thingId] ?? 0) }))
       .filter(({ count }) => count > 0);
     const checked = { day: this.clock.today(), when, missing };
-    await this.send(() =>
-      this.api.send('PUT', `/kits/${one.kit.id}`, { ...one.kit, checked }, Kit),
-    );
+    await this.send(() => this.api.send('PUT', `/kits/${kit.id}`, { ...kit, checked }, Kit));
   }
 
   private async send(work: () => Promise<unknown>): Promise<void> {
@@ -163,7 +197,7 @@ export class Kits {
       this.message.set(null);
       await this.load();
     } catch (error) {
-      this.message.set((error as Error).message);
+      this.message.set(refused(this.form, error));
     }
   }
 }

@@ -11,13 +11,29 @@ import {
   signal,
   untracked,
 } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { FormBuilder, ReactiveFormsModule } from '@angular/forms';
+import { MatButton } from '@angular/material/button';
 import { MatCheckboxModule } from '@angular/material/checkbox';
+import { MatFormFieldModule } from '@angular/material/form-field';
+import { MatInputModule } from '@angular/material/input';
+import { MatSelectModule } from '@angular/material/select';
 import { asksWhatItHolds, smallPartReason } from '@gumo/core/things';
-import { HAZARDS, type Shape, Thing, USES, type Use, allergenName } from '@gumo/core/vocabulary';
+import {
+  HAZARDS,
+  type Hazard,
+  Millimeters,
+  Shape,
+  Thing,
+  USES,
+  type Use,
+  allergenName,
+} from '@gumo/core/vocabulary';
+import { startWith } from 'rxjs';
 import * as v from 'valibot';
 import { AllergenField } from '../../common/allergen-field';
 import { Api } from '../../common/api';
-import { faultWords } from '../../common/faults';
+import { Unsaved, faultOf, refused, valid } from '../../common/forms';
 import { Conflicts, type FieldWords } from '../../conflict/conflicts';
 
 const KINDS: readonly (readonly [Shape['kind'], string])[] = [
@@ -50,7 +66,9 @@ const THING_WORDS: FieldWords = {
 };
 
 /** What is measured of each shape, in mm, by the name of its field. */
-const MEASURES: Record<Shape['kind'], readonly (readonly [string, string])[]> = {
+type Measure = 'diameterMm' | 'thicknessMm' | 'lengthMm' | 'widthMm' | 'heightMm';
+const USUAL_MM = 30;
+const MEASURES: Record<Shape['kind'], readonly (readonly [Measure, string])[]> = {
   unknown: [],
   ball: [['diameterMm', 'across']],
   disc: [
@@ -68,122 +86,100 @@ const MEASURES: Record<Shape['kind'], readonly (readonly [string, string])[]> = 
   ],
 };
 
+const parts = (text: string): string[] =>
+  text
+    .split(',')
+    .map((part) => part.trim())
+    .filter((part) => part !== '');
+/** "24 blue, 20 orange"; what has no count is passed over. */
+const Colors = v.pipe(
+  v.string(),
+  v.transform((text) =>
+    parts(text).flatMap((part) => {
+      const [, count, name] = /^(\d+)\s+(.+)$/.exec(part) ?? [];
+      return count && name ? [{ count: Number(count), name }] : [];
+    }),
+  ),
+  Thing.entries.colors,
+);
+const Interests = v.pipe(v.string(), v.transform(parts), Thing.entries.interests);
+
 /** One thing of the cupboard, being changed in its place. */
 @Component({
   selector: 'gumo-thing-row',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AllergenField, MatCheckboxModule],
+  imports: [
+    AllergenField,
+    MatButton,
+    MatCheckboxModule,
+    MatFormFieldModule,
+    MatInputModule,
+    MatSelectModule,
+    ReactiveFormsModule,
+  ],
   template: `
-    <form novalidate (submit)="keep($event)" (keydown.escape)="canceled.emit()">
+    <form [formGroup]="form" (ngSubmit)="keep()" (keydown.escape)="canceled.emit()">
       <div class="line">
-        <label class="narrow">
-          How many
-          <input
-            #count
-            type="number"
-            min="0"
-            max="1000"
-            [value]="draft().count"
-            (input)="set({ count: +count.value })"
-          />
-        </label>
-        <label class="wide">
-          What
-          <input
-            #name
-            class="name"
-            maxlength="60"
-            [value]="draft().name"
-            (input)="set({ name: name.value })"
-          />
-        </label>
-        <label>
-          Serves as
-          <select #use (change)="set({ use: asUse(use.value) })">
+        <mat-form-field class="narrow">
+          <mat-label>How many</mat-label>
+          <input matInput type="number" formControlName="count" />
+          <mat-error>{{ faultOf(form.controls.count) }}</mat-error>
+        </mat-form-field>
+        <mat-form-field class="wide">
+          <mat-label>What</mat-label>
+          <input matInput class="name" maxlength="60" formControlName="name" />
+          <mat-error>{{ faultOf(form.controls.name) }}</mat-error>
+        </mat-form-field>
+        <mat-form-field>
+          <mat-label>Serves as</mat-label>
+          <mat-select formControlName="use">
             @for (one of uses; track one) {
-              <option [value]="one" [selected]="one === draft().use">{{ one }}</option>
+              <mat-option [value]="one">{{ one }}</mat-option>
             }
-          </select>
-        </label>
-        <label>
-          Box
-          <input #box maxlength="40" [value]="draft().box" (input)="set({ box: box.value })" />
-        </label>
+          </mat-select>
+        </mat-form-field>
+        <mat-form-field>
+          <mat-label>Box</mat-label>
+          <input matInput maxlength="40" formControlName="box" />
+        </mat-form-field>
       </div>
       <div class="line">
-        <label>
-          Shape
-          <select #kind (change)="setKind(kind.value)">
+        <mat-form-field>
+          <mat-label>Shape</mat-label>
+          <mat-select formControlName="kind">
             @for (one of kinds; track one[0]) {
-              <option [value]="one[0]" [selected]="one[0] === draft().shape.kind">
-                {{ one[1] }}
-              </option>
+              <mat-option [value]="one[0]">{{ one[1] }}</mat-option>
             }
-          </select>
-        </label>
+          </mat-select>
+        </mat-form-field>
         @for (one of measures(); track one[0]) {
-          <label class="narrow">
-            {{ one[1] }}, mm
-            <input
-              #mm
-              type="number"
-              min="0.1"
-              max="5000"
-              step="any"
-              [value]="measure(one[0])"
-              (input)="setMeasure(one[0], +mm.value)"
-            />
-          </label>
+          <mat-form-field class="narrow">
+            <mat-label>{{ one[1] }}, mm</mat-label>
+            <input matInput type="number" step="any" [formControlName]="one[0]" />
+            <mat-error>{{ faultOf(form.controls[one[0]]) }}</mat-error>
+          </mat-form-field>
         }
-        <label class="wide">
-          Colors with their counts
-          <input
-            #colors
-            placeholder="24 blue, 20 orange"
-            [value]="colorText()"
-            (input)="setColors(colors.value)"
-          />
-        </label>
-        <label>
-          Likes it goes with
-          <input
-            #likes
-            placeholder="snails"
-            [value]="draft().interests.join(', ')"
-            (input)="setInterests(likes.value)"
-          />
-        </label>
+        <mat-form-field class="wide">
+          <mat-label>Colors with their counts</mat-label>
+          <input matInput placeholder="24 blue, 20 orange" formControlName="colors" />
+          <mat-error>{{ faultOf(form.controls.colors) }}</mat-error>
+        </mat-form-field>
+        <mat-form-field>
+          <mat-label>Likes it goes with</mat-label>
+          <input matInput placeholder="snails" formControlName="interests" />
+        </mat-form-field>
       </div>
-      <div class="line checks">
-        <label
-          ><input
-            #alike
-            type="checkbox"
-            [checked]="draft().alike"
-            (change)="set({ alike: alike.checked })"
-          />
-          all alike</label
-        >
-        <label
-          ><input
-            #used
-            type="checkbox"
-            [checked]="draft().consumable"
-            (change)="set({ consumable: used.checked })"
-          />
-          used up</label
-        >
-        @for (one of hazards; track one) {
-          <label>
-            <input
-              #box
-              type="checkbox"
-              [checked]="draft().hazards.includes(one)"
-              (change)="toggleHazard(one)"
-            />
-            {{ one.replace('-', ' ') }}
-          </label>
-        }
+      <div class="checks">
+        <mat-checkbox formControlName="alike">all alike</mat-checkbox>
+        <mat-checkbox formControlName="consumable">used up</mat-checkbox>
+        <mat-form-field>
+          <mat-label>Asks for care</mat-label>
+          <mat-select multiple formControlName="hazards">
+            @for (one of hazards; track one) {
+              <mat-option [value]="one">{{ one.replace('-', ' ') }}</mat-option>
+            }
+          </mat-select>
+        </mat-form-field>
       </div>
       <div class="holds">
         <gumo-allergen-field
@@ -204,10 +200,10 @@ const MEASURES: Record<Shape['kind'], readonly (readonly [string, string])[]> = 
       }
       <div class="actions">
         @if (!isNew()) {
-          <button type="button" class="button out" (click)="removed.emit()">Take out</button>
+          <button matButton type="button" class="out" (click)="removed.emit()">Take out</button>
         }
-        <button type="button" class="button" (click)="canceled.emit()">Cancel</button>
-        <button type="submit" class="button filled">{{ isNew() ? 'Add' : 'Keep' }}</button>
+        <button matButton type="button" (click)="canceled.emit()">Cancel</button>
+        <button matButton="filled" type="submit">{{ isNew() ? 'Add' : 'Keep' }}</button>
       </div>
     </form>
   `,
@@ -228,15 +224,38 @@ export class ThingRow {
   private readonly conflicts = inject(Conflicts);
   /** The thing as it was when the writing began. */
   private base: Thing | null = null;
-  protected readonly draft = signal<Thing>(null as unknown as Thing);
-  protected readonly colorText = signal('');
+  protected readonly faultOf = faultOf;
+  protected readonly form = inject(FormBuilder).nonNullable.group({
+    count: [0, valid(Thing.entries.count)],
+    name: ['', valid(Thing.entries.name)],
+    use: ['counter' as Use],
+    box: ['', valid(Thing.entries.box)],
+    kind: ['unknown' as Shape['kind']],
+    diameterMm: [USUAL_MM, valid(Millimeters)],
+    thicknessMm: [USUAL_MM, valid(Millimeters)],
+    lengthMm: [USUAL_MM, valid(Millimeters)],
+    widthMm: [USUAL_MM, valid(Millimeters)],
+    heightMm: [USUAL_MM, valid(Millimeters)],
+    colors: ['', valid(Colors)],
+    interests: ['', valid(Interests)],
+    alike: [true],
+    consumable: [false],
+    hazards: [[] as Hazard[]],
+    allergens: [null as readonly string[] | null],
+  });
+  private readonly written = toSignal(this.form.valueChanges.pipe(startWith(null)));
   protected readonly message = signal<string | null>(null);
+  /** The thing as it stands in the fields. */
+  protected readonly draft = computed((): Thing => {
+    this.written();
+    return this.read(this.thing());
+  });
   protected readonly measures = computed(() => MEASURES[this.draft().shape.kind]);
   protected readonly asks = computed(() => asksWhatItHolds(this.draft()));
   protected readonly holdsNothing = computed(() => this.draft().allergens?.length === 0);
   protected readonly verdict = computed(() => {
-    const found = v.safeParse(Thing, { ...this.draft(), name: this.draft().name || 'x' });
-    return found.success ? smallPartReason(found.output.shape) : '';
+    const { success, output } = v.safeParse(Shape, this.draft().shape);
+    return success ? smallPartReason(output) : '';
   });
 
   constructor() {
@@ -244,93 +263,63 @@ export class ThingRow {
       const thing = this.thing();
       untracked(() => {
         // What is being written stays; what came meanwhile is settled when it is kept.
-        if (this.base && JSON.stringify(this.base) !== JSON.stringify(this.draft())) return;
+        if (this.form.dirty) return;
         this.base = thing;
-        this.draft.set(thing);
-        this.colorText.set(thing.colors.map((one) => `${one.count} ${one.name}`).join(', '));
+        this.form.reset({
+          ...thing,
+          ...thing.shape,
+          colors: thing.colors.map((one) => `${one.count} ${one.name}`).join(', '),
+          interests: thing.interests.join(', '),
+          hazards: [...thing.hazards],
+          allergens: thing.allergens ?? null,
+        });
       });
     });
+    inject(Unsaved).watch(() => this.form.dirty);
     afterNextRender(() => this.host.nativeElement.querySelector<HTMLElement>('.name')?.focus());
   }
 
-  protected set(change: Partial<Thing>): void {
-    this.draft.update((draft) => ({ ...draft, ...change }));
+  private read(thing: Thing): Thing {
+    const { kind, colors, interests, allergens, ...value } = this.form.getRawValue();
+    const { id, version, faces } = thing;
+    const measures = MEASURES[kind].map(([field]) => [field, value[field]]);
+    const { count, name, use, box, alike, consumable, hazards } = value;
+    return {
+      ...{ id, version, count, name, use, box, alike, consumable, hazards },
+      shape: { kind, ...Object.fromEntries(measures) } as Shape,
+      colors: v.safeParse(Colors, colors).success ? v.parse(Colors, colors) : [],
+      interests: v.safeParse(Interests, interests).success ? v.parse(Interests, interests) : [],
+      ...(faces === undefined ? {} : { faces }),
+      ...(allergens === null ? {} : { allergens: [...allergens] }),
+    };
   }
 
   /** What it holds; null where nobody says. */
   protected setHolds(allergens: readonly string[] | null): void {
-    this.draft.update(({ allergens: _, ...draft }) =>
-      allergens === null ? draft : { ...draft, allergens: [...allergens] },
-    );
+    this.form.controls.allergens.setValue(allergens);
+    this.form.markAsDirty();
   }
 
-  protected asUse(value: string): Use {
-    return USES.find((use) => use === value) ?? 'counter';
-  }
-
-  protected setKind(value: string): void {
-    const kind = KINDS.find(([one]) => one === value)?.[0] ?? 'unknown';
-    const measures = Object.fromEntries(
-      MEASURES[kind].map(([field]) => [field, this.measure(field) || 30]),
-    );
-    this.set({ shape: { kind, ...measures } as Shape });
-  }
-
-  protected measure(field: string): number {
-    return (this.draft().shape as unknown as Record<string, number>)[field] ?? 0;
-  }
-
-  protected setMeasure(field: string, mm: number): void {
-    this.set({ shape: { ...this.draft().shape, [field]: mm } });
-  }
-
-  protected setColors(text: string): void {
-    this.colorText.set(text);
-    const colors = text
-      .split(',')
-      .map((part) => /^\s*(\d+)\s+(.+?)\s*$/.exec(part))
-      .flatMap((found) => (found ? [{ count: Number(found[1]), name: found[2] ?? '' }] : []));
-    this.set({ colors });
-  }
-
-  protected setInterests(text: string): void {
-    this.set({
-      interests: text
-        .split(',')
-        .map((one) => one.trim())
-        .filter(Boolean),
-    });
-  }
-
-  protected toggleHazard(hazard: (typeof HAZARDS)[number]): void {
-    const { hazards } = this.draft();
-    this.set({
-      hazards: hazards.includes(hazard)
-        ? hazards.filter((one) => one !== hazard)
-        : [...hazards, hazard],
-    });
-  }
-
-  protected async keep(event: Event): Promise<void> {
-    event.preventDefault();
-    const draft = this.draft();
-    const checked = v.safeParse(Thing, draft);
-    if (!checked.success) {
-      this.message.set(faultWords(checked.issues));
-      return;
-    }
+  protected async keep(): Promise<void> {
+    this.form.markAllAsTouched();
+    const mine = this.draft();
+    const shown = ['count', 'name', 'box', 'colors', 'interests'] as const;
+    const fields = [...shown, ...this.measures().map(([field]) => field)];
+    if (fields.some((field) => this.form.controls[field].invalid)) return;
     try {
       const kept = this.isNew()
-        ? await this.api.send('POST', '/things', checked.output, Thing)
-        : await this.conflicts.put(`/things/${draft.id}`, Thing, {
-            base: this.base ?? draft,
-            mine: checked.output,
-            what: draft.name,
+        ? await this.api.send('POST', '/things', mine, Thing)
+        : await this.conflicts.put(`/things/${mine.id}`, Thing, {
+            base: this.base ?? mine,
+            mine,
+            what: mine.name,
             words: THING_WORDS,
           });
-      if (kept) this.kept.emit();
+      if (!kept) return;
+      this.form.markAsPristine();
+      this.kept.emit();
     } catch (error) {
-      this.message.set((error as Error).message);
+      this.message.set(refused(this.form, error));
     }
   }
 }

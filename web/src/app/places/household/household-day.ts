@@ -1,18 +1,23 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { type AbstractControl, FormArray, FormBuilder, ReactiveFormsModule } from '@angular/forms';
+import { MatButton, MatIconButton } from '@angular/material/button';
+import { MatButtonToggleModule } from '@angular/material/button-toggle';
+import { MatCheckbox } from '@angular/material/checkbox';
 import { MatDialog } from '@angular/material/dialog';
+import { MatFormFieldModule } from '@angular/material/form-field';
+import { MatInputModule } from '@angular/material/input';
+import { MatSelectModule } from '@angular/material/select';
+import { BANDS, type Band, Closure, Moment } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
 import { firstValueFrom } from 'rxjs';
 import { Api } from '../../common/api';
-import { householdFeature } from '../../state/household';
-import { MomentCards, MomentCardsAnswer, type MomentCardsData } from './moment-cards';
-import { BANDS, type Band, type Closure, type Moment } from '@gumo/core/vocabulary';
-import type * as v from 'valibot';
-import { faultWords } from '../../common/faults';
 import { Clock } from '../../common/clock';
+import { faultOf, valid } from '../../common/forms';
 import { Icon } from '../../common/icon';
+import { householdFeature } from '../../state/household';
 import { HouseholdDraft } from './household-draft';
-import { MatCheckbox } from '@angular/material/checkbox';
 import { HouseholdNav } from './household-nav';
+import { MomentCards, MomentCardsAnswer, type MomentCardsData } from './moment-cards';
 
 const WEEKDAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
 const BAND_WORDS: Record<Band, string> = {
@@ -21,172 +26,136 @@ const BAND_WORDS: Record<Band, string> = {
   table: 'table',
 };
 
-const CLOSURE_WORDS: Readonly<Record<string, string>> = {
-  from: 'the first day',
-  to: 'the last day',
-  name: 'what for',
+const NEW_MOMENT: Omit<Moment, 'id'> = {
+  name: '',
+  time: '12:00',
+  minutes: 20,
+  bands: ['woven'],
+  shared: true,
 };
 
 /** The household's day: the moments in their order, and the days that are open or closed. */
 @Component({
   selector: 'gumo-household-day',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [HouseholdNav, Icon, MatCheckbox],
+  imports: [
+    HouseholdNav,
+    Icon,
+    MatButton,
+    MatButtonToggleModule,
+    MatCheckbox,
+    MatFormFieldModule,
+    MatIconButton,
+    MatInputModule,
+    MatSelectModule,
+    ReactiveFormsModule,
+  ],
   providers: [HouseholdDraft],
   template: `
     <gumo-household-nav />
     <h1>The day</h1>
-    @if (draft(); as settings) {
-      <form class="sheet" novalidate (submit)="keep($event)">
-        <p class="soft">
-          The moments of the day, and which kinds of activities each has room for. Where everyone is
-          in the room, small parts concern everyone.
-        </p>
-        <div class="days" role="group" aria-label="Open days">
-          @for (day of weekdays; track day; let i = $index) {
-            <button
-              type="button"
-              [attr.aria-pressed]="settings.openDays.includes(i + 1)"
-              (click)="toggleDay(i + 1)"
-            >
-              {{ day }}
-            </button>
-          }
-        </div>
-        <ol>
-          @for (moment of settings.moments; track moment.id; let i = $index) {
-            <li>
-              <label class="name">
-                <span class="unseen">Name of moment {{ i + 1 }}</span>
-                <input
-                  #name
-                  maxlength="40"
-                  [value]="moment.name"
-                  (input)="set(i, { name: name.value })"
-                />
-              </label>
-              <label>
-                <span class="unseen">When {{ moment.name }} begins</span>
-                <input
-                  #time
-                  type="time"
-                  [value]="moment.time"
-                  (input)="set(i, { time: time.value })"
-                />
-              </label>
-              <label class="minutes">
-                <input
-                  #minutes
-                  type="number"
-                  min="1"
-                  max="240"
-                  [attr.aria-label]="'Minutes of ' + moment.name"
-                  [value]="moment.minutes"
-                  (input)="set(i, { minutes: +minutes.value })"
-                />
-                min
-              </label>
-              <span class="bands" role="group" [attr.aria-label]="'Activities at ' + moment.name">
+    <form class="sheet" [formGroup]="form" (ngSubmit)="keep()">
+      <p class="soft">
+        The moments of the day, and which kinds of activities each has room for. Where everyone is
+        in the room, small parts concern everyone.
+      </p>
+      <mat-button-toggle-group multiple formControlName="openDays" aria-label="Open days">
+        @for (day of weekdays; track day; let i = $index) {
+          <mat-button-toggle [value]="i + 1">{{ day }}</mat-button-toggle>
+        }
+      </mat-button-toggle-group>
+      <ol formArrayName="moments">
+        @for (moment of moments.controls; track moment; let i = $index) {
+          <li [formGroupName]="i">
+            <mat-form-field>
+              <mat-label>Moment {{ i + 1 }}</mat-label>
+              <input matInput maxlength="40" formControlName="name" />
+              <mat-error>{{ faultOf(moment.controls.name) }}</mat-error>
+            </mat-form-field>
+            <mat-form-field>
+              <mat-label>begins</mat-label>
+              <input matInput type="time" formControlName="time" />
+              <mat-error>{{ faultOf(moment.controls.time) }}</mat-error>
+            </mat-form-field>
+            <mat-form-field>
+              <mat-label>minutes</mat-label>
+              <input matInput type="number" min="1" max="240" formControlName="minutes" />
+              <mat-error>{{ faultOf(moment.controls.minutes) }}</mat-error>
+            </mat-form-field>
+            <mat-form-field>
+              <mat-label>room for</mat-label>
+              <mat-select multiple formControlName="bands">
                 @for (band of bands; track band) {
-                  <button
-                    type="button"
-                    [attr.aria-pressed]="moment.bands.includes(band)"
-                    (click)="toggleBand(i, band)"
-                  >
-                    {{ bandWords[band] }}
-                  </button>
+                  <mat-option [value]="band">{{ bandWords[band] }}</mat-option>
                 }
-              </span>
-              <span class="where">
-                <mat-checkbox
-                  [checked]="moment.shared"
-                  (change)="set(i, { shared: $event.checked })"
-                >
-                  all in the room
-                </mat-checkbox>
-                <mat-checkbox
-                  [checked]="moment.outdoors ?? false"
-                  (change)="set(i, { outdoors: $event.checked })"
-                >
-                  outdoors
-                </mat-checkbox>
-              </span>
-              <button
-                type="button"
-                class="out"
-                [attr.aria-label]="'Take out ' + moment.name"
-                [disabled]="settings.moments.length === 1"
-                (click)="remove(i)"
-              >
-                <gumo-icon name="close" />
-              </button>
-            </li>
-          }
-        </ol>
-        <button type="button" class="button more" (click)="add()">
-          <gumo-icon name="add" /> A moment
-        </button>
-        <h2>Closed</h2>
-        <ul class="closures">
-          @for (closure of settings.closures ?? []; track $index; let i = $index) {
-            <li>
-              <label>
-                <span class="unseen">First closed day</span>
-                <input
-                  #from
-                  type="date"
-                  [value]="closure.from"
-                  (input)="setClosure(i, { from: from.value })"
-                />
-              </label>
-              <label>
-                <span class="unseen">Last closed day</span>
-                <input
-                  #to
-                  type="date"
-                  [value]="closure.to"
-                  (input)="setClosure(i, { to: to.value })"
-                />
-              </label>
-              <label>
-                <span class="unseen">What for</span>
-                <input
-                  #what
-                  maxlength="60"
-                  placeholder="Spring break"
-                  [value]="closure.name"
-                  (input)="setClosure(i, { name: what.value })"
-                />
-              </label>
-              <button
-                type="button"
-                class="out"
-                [attr.aria-label]="'Take out ' + (closure.name || 'these days')"
-                (click)="removeClosure(i)"
-              >
-                <gumo-icon name="close" />
-              </button>
-            </li>
-          } @empty {
-            <li class="soft none">
-              Holidays and other days off stand here; no week plans anything for them.
-            </li>
-          }
-        </ul>
-        <button type="button" class="button more" (click)="addClosure()">
-          <gumo-icon name="add" /> Closed days
-        </button>
-        @if (message(); as text) {
-          <p class="caution" role="alert">{{ text }}</p>
+              </mat-select>
+              <mat-error>{{ faultOf(moment.controls.bands) }}</mat-error>
+            </mat-form-field>
+            <span class="where">
+              <mat-checkbox formControlName="shared">all in the room</mat-checkbox>
+              <mat-checkbox formControlName="outdoors">outdoors</mat-checkbox>
+            </span>
+            <button
+              matIconButton
+              type="button"
+              [attr.aria-label]="'Take out ' + moment.controls.name.value"
+              [disabled]="moments.length === 1"
+              (click)="remove(i)"
+            >
+              <gumo-icon name="close" />
+            </button>
+          </li>
         }
-        @if (kept()) {
-          <p class="soft" role="status">Kept.</p>
+      </ol>
+      <button matButton type="button" class="more" (click)="add()">
+        <gumo-icon name="add" /> A moment
+      </button>
+      <h2>Closed</h2>
+      <ul class="closures" formArrayName="closures">
+        @for (closure of closures.controls; track closure; let i = $index) {
+          <li [formGroupName]="i">
+            <mat-form-field>
+              <mat-label>First closed day</mat-label>
+              <input matInput type="date" formControlName="from" />
+              <mat-error>{{ faultOf(closure.controls.from) }}</mat-error>
+            </mat-form-field>
+            <mat-form-field>
+              <mat-label>Last closed day</mat-label>
+              <input matInput type="date" formControlName="to" />
+              <mat-error>{{ faultOf(closure.controls.to) }}</mat-error>
+            </mat-form-field>
+            <mat-form-field>
+              <mat-label>What for</mat-label>
+              <input matInput maxlength="60" placeholder="Spring break" formControlName="name" />
+            </mat-form-field>
+            <button
+              matIconButton
+              type="button"
+              [attr.aria-label]="'Take out ' + (closure.controls.name.value || 'these days')"
+              (click)="closures.removeAt(i); form.markAsDirty()"
+            >
+              <gumo-icon name="close" />
+            </button>
+          </li>
+        } @empty {
+          <li class="soft none">
+            Holidays and other days off stand here; no week plans anything for them.
+          </li>
         }
-        <div class="actions">
-          <button type="submit" class="button filled" [disabled]="!changed()">Keep</button>
-        </div>
-      </form>
-    }
+      </ul>
+      <button matButton type="button" class="more" (click)="addClosure()">
+        <gumo-icon name="add" /> Closed days
+      </button>
+      @if (message(); as text) {
+        <p class="caution" role="alert">{{ text }}</p>
+      }
+      @if (kept()) {
+        <p class="soft" role="status">Kept.</p>
+      }
+      <div class="actions">
+        <button matButton="filled" type="submit" [disabled]="form.pristine">Keep</button>
+      </div>
+    </form>
   `,
   styleUrl: './household-day.scss',
 })
@@ -196,47 +165,66 @@ export class HouseholdDay {
   private readonly api = inject(Api);
   private readonly dialog = inject(MatDialog);
   private readonly household = inject(Store).selectSignal(householdFeature.selectHousehold);
+  private readonly builder = inject(FormBuilder).nonNullable;
   protected readonly weekdays = WEEKDAYS;
   protected readonly bands = BANDS;
   protected readonly bandWords = BAND_WORDS;
-  protected readonly draft = this.settings.draft.asReadonly();
+  protected readonly faultOf = faultOf;
   protected readonly message = this.settings.message.asReadonly();
   protected readonly kept = this.settings.kept.asReadonly();
-  protected readonly changed = this.settings.changed;
+  protected readonly moments = new FormArray<ReturnType<HouseholdDay['momentGroup']>>([]);
+  protected readonly closures = new FormArray<ReturnType<HouseholdDay['closureGroup']>>([]);
+  protected readonly form = this.builder.group({
+    openDays: [[] as number[]],
+    moments: this.moments,
+    closures: this.closures,
+  });
 
-  protected toggleDay(day: number): void {
-    this.settings.change((settings) => ({
-      ...settings,
-      openDays: settings.openDays.includes(day)
-        ? settings.openDays.filter((one) => one !== day)
-        : [...settings.openDays, day].sort((a, b) => a - b),
-    }));
+  constructor() {
+    this.settings.fills(this.form, ({ openDays, moments, closures = [] }) => {
+      this.moments.clear();
+      this.closures.clear();
+      for (const one of moments) this.moments.push(this.momentGroup(one));
+      for (const one of closures) this.closures.push(this.closureGroup(one));
+      this.form.reset({ ...this.form.getRawValue(), openDays: [...openDays] });
+    });
   }
 
-  protected set(at: number, more: Partial<Moment>): void {
-    this.settings.change((settings) => ({
-      ...settings,
-      moments: settings.moments.map((one, i) => (i === at ? { ...one, ...more } : one)),
-    }));
+  private momentGroup(moment: Moment) {
+    const { name, time, minutes, bands } = Moment.entries;
+    return this.builder.group({
+      id: [moment.id],
+      name: [moment.name, valid(name)],
+      time: [moment.time, valid(time)],
+      minutes: [moment.minutes, valid(minutes)],
+      bands: [[...moment.bands], valid(bands)],
+      shared: [moment.shared],
+      outdoors: [moment.outdoors ?? null],
+    });
   }
 
-  protected toggleBand(at: number, band: Band): void {
-    const bands = this.draft()?.moments[at]?.bands ?? [];
-    const next = bands.includes(band) ? bands.filter((one) => one !== band) : [...bands, band];
-    this.set(at, { bands: BANDS.filter((one) => next.includes(one)) });
+  private closureGroup(closure: Closure) {
+    const group = this.builder.group({
+      from: [closure.from, valid(Closure.entries.from)],
+      to: [closure.to, valid(Closure.entries.to)],
+      name: [closure.name],
+    });
+    group.controls.to.addValidators(({ value }: AbstractControl<string>) =>
+      value < group.controls.from.value ? { fault: 'must not lie before the first day' } : null,
+    );
+    return group;
   }
 
   /** What is still to come in a moment is moved or canceled before the moment goes. */
   protected async remove(at: number): Promise<void> {
-    const moment = this.draft()?.moments[at];
-    if (!moment) return;
-    const others = this.household()?.moments.filter((one) => one.id !== moment.id) ?? [];
+    const moment = this.moments.at(at).getRawValue();
+    const known = this.household()?.moments ?? [];
     try {
-      const isKept = this.household()?.moments.some((one) => one.id === moment.id) ?? false;
-      const cards = isKept
+      const cards = known.some((one) => one.id === moment.id)
         ? await this.api.get(`/household/moments/${moment.id}/cards`, MomentCardsAnswer)
         : [];
       if (cards.length > 0) {
+        const others = known.filter((one) => one.id !== moment.id);
         const data: MomentCardsData = { moment, cards, others };
         const asked = this.dialog.open<MomentCards, MomentCardsData, boolean>(MomentCards, {
           data,
@@ -244,74 +232,45 @@ export class HouseholdDay {
         if ((await firstValueFrom(asked.afterClosed())) !== true) return;
       }
     } catch (error) {
-      this.settings.say((error as Error).message);
+      this.settings.message.set((error as Error).message);
       return;
     }
-    this.settings.change((settings) => ({
-      ...settings,
-      moments: settings.moments.filter((one) => one.id !== moment.id),
-    }));
+    this.moments.removeAt(at);
+    this.form.markAsDirty();
   }
 
   protected add(): void {
-    this.settings.change((settings) => {
-      let n = settings.moments.length + 1;
-      while (settings.moments.some((one) => one.id === `moment-${n}`)) n++;
-      const moment: Moment = {
-        id: `moment-${n}`,
-        name: '',
-        time: '12:00',
-        minutes: 20,
-        bands: ['woven'],
-        shared: true,
-      };
-      return { ...settings, moments: [...settings.moments, moment] };
-    });
-  }
-
-  protected setClosure(at: number, more: Partial<Closure>): void {
-    this.settings.change((settings) => ({
-      ...settings,
-      closures: (settings.closures ?? []).map((one, i) => (i === at ? { ...one, ...more } : one)),
-    }));
-  }
-
-  protected removeClosure(at: number): void {
-    this.settings.change((settings) => ({
-      ...settings,
-      closures: (settings.closures ?? []).filter((_, i) => i !== at),
-    }));
+    const ids = this.moments.getRawValue().map(({ id }) => id);
+    let n = ids.length + 1;
+    while (ids.includes(`moment-${n}`)) n++;
+    const id = `moment-${n}`;
+    this.moments.push(this.momentGroup({ ...NEW_MOMENT, id }));
+    this.form.markAsDirty();
   }
 
   protected addClosure(): void {
     const from = this.clock.today();
-    this.settings.change((settings) => ({
-      ...settings,
-      closures: [...(settings.closures ?? []), { from, to: from, name: '' }],
-    }));
+    this.closures.push(this.closureGroup({ from, to: from, name: '' }));
+    this.form.markAsDirty();
   }
 
-  protected keep(event: Event): Promise<void> {
-    event.preventDefault();
-    this.settings.change((settings) => ({
-      ...settings,
-      moments: [...settings.moments].sort((a, b) => a.time.localeCompare(b.time)),
-      closures: [...(settings.closures ?? [])].sort((a, b) => a.from.localeCompare(b.from)),
-    }));
-    return this.settings.keep((issues) => this.wordsFor(issues));
-  }
-
-  /** Which moment is wrong, by its name or place, and how. */
-  private wordsFor(issues: [v.BaseIssue<unknown>, ...v.BaseIssue<unknown>[]]): string {
-    const words = faultWords(issues);
-    const [, closed = '', part = ''] = /^closures\.(\d+)\.(\w+)/.exec(words) ?? [];
-    if (closed !== '') {
-      const which = CLOSURE_WORDS[part] ?? part;
-      return `Closed days ${Number(closed) + 1}: ${which} ${issues[0].message}.`;
-    }
-    const [, at = '', field = ''] = /^moments\.(\d+)\.(\w+)/.exec(words) ?? [];
-    if (at === '') return words;
-    const name = this.draft()?.moments[Number(at)]?.name;
-    return `${name ? `“${name}”` : `Moment ${Number(at) + 1}`}: ${field} ${issues[0].message}.`;
+  protected async keep(): Promise<void> {
+    const base = this.settings.base();
+    if (!base) return;
+    // The last day hangs on the first, too.
+    for (const { controls } of this.closures.controls) controls.to.updateValueAndValidity();
+    const { openDays, moments, closures } = this.form.getRawValue();
+    await this.settings.keep(this.form, {
+      ...base,
+      openDays: [...openDays].sort((a, b) => a - b),
+      moments: moments
+        .map(({ outdoors, bands, ...one }) => ({
+          ...one,
+          bands: BANDS.filter((band) => bands.includes(band)),
+          ...(outdoors === null ? {} : { outdoors }),
+        }))
+        .sort((a, b) => a.time.localeCompare(b.time)),
+      closures: closures.sort((a, b) => a.from.localeCompare(b.from)),
+    });
   }
 }

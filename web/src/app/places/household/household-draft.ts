@@ -1,12 +1,10 @@
-import { Injectable, computed, effect, inject, signal, untracked } from '@angular/core';
+import { Injectable, effect, inject, signal, untracked } from '@angular/core';
+import type { FormGroup } from '@angular/forms';
 import { Household as HouseholdSchema, type Household } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
-import * as v from 'valibot';
-import { faultWords } from '../../common/faults';
+import { Unsaved, refused } from '../../common/forms';
 import { Conflicts, type FieldWords } from '../../conflict/conflicts';
 import { HouseholdActions, householdFeature } from '../../state/household';
-
-type Issues = [v.BaseIssue<unknown>, ...v.BaseIssue<unknown>[]];
 
 const HOUSEHOLD_WORDS: FieldWords = {
   name: 'Name',
@@ -28,66 +26,54 @@ const HOUSEHOLD_WORDS: FieldWords = {
   preferredWay: 'How a sitting is given',
 };
 
-/** The household as it is being changed on screen, kept as a whole with its version. */
+/** Keeps what a form makes of the household, as a whole and with its version. */
 @Injectable()
 export class HouseholdDraft {
   private readonly store = inject(Store);
   private readonly household = this.store.selectSignal(householdFeature.selectHousehold);
-
   private readonly conflicts = inject(Conflicts);
+  private readonly unsaved = inject(Unsaved);
+
   /** The household as it was when the change began. */
-  private readonly base = signal<Household | null>(null);
-  readonly draft = signal<Household | null>(null);
+  readonly base = signal<Household | null>(null);
   readonly message = signal<string | null>(null);
   readonly kept = signal(false);
-  readonly changed = computed(() => JSON.stringify(this.draft()) !== JSON.stringify(this.base()));
 
-  constructor() {
+  /** Fills a form, and anew whenever the household changes while nothing is being changed here. */
+  fills(form: FormGroup, fill: (household: Household) => void): void {
+    this.unsaved.watch(() => form.dirty);
     effect(() => {
       const household = this.household();
       untracked(() => {
         // What is being changed stays; what came meanwhile is settled when it is kept.
-        if (JSON.stringify(this.draft()) !== JSON.stringify(this.base())) return;
+        if (form.dirty || !household) return;
         this.base.set(household);
-        this.draft.set(household);
+        fill(household);
       });
     });
   }
 
-  change(next: (household: Household) => Household): void {
-    this.kept.set(false);
-    this.draft.update((draft) => draft && next(draft));
-  }
-
-  /** Says what stands in the way. */
-  say(message: string): void {
-    this.message.set(message);
-  }
-
-  /** @param wordsFor what is said where a field is wrong */
-  async keep(wordsFor: (issues: Issues) => string = faultWords): Promise<void> {
-    const checked = v.safeParse(HouseholdSchema, this.draft());
-    if (!checked.success) {
-      this.message.set(wordsFor(checked.issues));
-      return;
-    }
+  /** Keeps the household, where every field of the form may stand as it is. */
+  async keep(form: FormGroup, mine: Household): Promise<void> {
     const base = this.base();
-    if (!base) return;
+    form.markAllAsTouched();
+    this.kept.set(false);
+    if (!base || form.invalid) return;
     try {
       const kept = await this.conflicts.put('/household', HouseholdSchema, {
         base,
-        mine: checked.output,
+        mine,
         what: 'the household',
         words: HOUSEHOLD_WORDS,
       });
       if (!kept) return;
+      form.markAsPristine();
       this.base.set(kept);
-      this.draft.set(kept);
       this.message.set(null);
       this.kept.set(true);
       this.store.dispatch(HouseholdActions.libraryChanged());
     } catch (error) {
-      this.message.set((error as Error).message);
+      this.message.set(refused(form, error));
     }
   }
 }

@@ -1,46 +1,32 @@
 import { ChangeDetectionStrategy, Component } from '@angular/core';
+import { MatTabsModule } from '@angular/material/tabs';
 import { RouterLink, RouterLinkActive } from '@angular/router';
 
 /** Parts of the household: its choices, its day, its records, other devices. */
 @Component({
   selector: 'gumo-household-nav',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [RouterLink, RouterLinkActive],
+  imports: [MatTabsModule, RouterLink, RouterLinkActive],
   template: `
-    <nav aria-label="Household">
+    <nav mat-tab-nav-bar mat-stretch-tabs="false" aria-label="Household" [tabPanel]="panel">
       @for (part of parts; track part[0]) {
         <a
+          #link="routerLinkActive"
+          mat-tab-link
           [routerLink]="part[0]"
-          routerLinkActive="here"
-          ariaCurrentWhenActive="page"
+          routerLinkActive
           [routerLinkActiveOptions]="{ exact: true }"
+          [active]="link.isActive"
         >
           {{ part[1] }}
         </a>
       }
     </nav>
+    <mat-tab-nav-panel #panel />
   `,
   styles: `
     nav {
-      display: flex;
-      gap: 20px;
-      padding-bottom: 16px;
-    }
-    a {
-      padding: 8px 0;
-      border-bottom: 3px solid transparent;
-      color: var(--ink-soft);
-      font-weight: 600;
-      text-decoration: none;
-    }
-    .here {
-      border-bottom-color: var(--primary);
-      color: var(--primary);
-    }
-    @media (max-width: 700px) {
-      a {
-        padding: 12px 0;
-      }
+      margin-bottom: 16px;
     }
   `,
 })

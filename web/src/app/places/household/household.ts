@@ -1,6 +1,14 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { FormBuilder, ReactiveFormsModule } from '@angular/forms';
+import { MatButton } from '@angular/material/button';
+import { MatButtonToggleModule } from '@angular/material/button-toggle';
+import type { MatOption } from '@angular/material/core';
+import { MatFormFieldModule } from '@angular/material/form-field';
+import { MatInputModule } from '@angular/material/input';
+import { MatSelectModule } from '@angular/material/select';
 import { ADULT_MINUTES, CARDS_A_DAY } from '@gumo/core/planning';
-import type { Household as Settings } from '@gumo/core/vocabulary';
+import { Household as HouseholdSchema, type Household as Settings } from '@gumo/core/vocabulary';
+import { faultOf, valid } from '../../common/forms';
 import { COUNTING_LANGUAGES } from '../../common/number-words';
 import { languageName } from '../../common/words';
 import { HouseholdDraft } from './household-draft';
@@ -17,6 +25,8 @@ interface Question {
   readonly set: (settings: Settings, value: string) => Settings;
 }
 
+/** So many choices stand side by side; more are in a list. */
+const FEW = 5;
 const YES_NO: readonly Choice[] = [
   ['no', 'no'],
   ['yes', 'yes'],
@@ -103,7 +113,7 @@ const QUESTIONS: readonly Question[] = [
     title: 'Number of the week',
     about:
       'Games take it where it fits, once each. A child may have another; see the child’s page.',
-    choices: ['none', '1', '2', '3', '4', '5', '6', '7', '8', '9', '10'].map((n): Choice => [n, n]),
+    choices: ['none', ...Array.from({ length: 20 }, (_, i) => String(i + 1))].map((n): Choice => [n, n]),
     get: ({ weekNumber }) => String(weekNumber ?? 'none'),
     set: (settings, value) => ({
       ...settings,
@@ -182,114 +192,134 @@ const QUESTIONS: readonly Question[] = [
 @Component({
   selector: 'gumo-household',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [HouseholdNav],
+  imports: [
+    HouseholdNav,
+    MatButton,
+    MatButtonToggleModule,
+    MatFormFieldModule,
+    MatInputModule,
+    MatSelectModule,
+    ReactiveFormsModule,
+  ],
   providers: [HouseholdDraft],
   template: `
     <gumo-household-nav />
     <h1>Household</h1>
-    @if (draft(); as settings) {
-      <form class="sheet" novalidate (submit)="keep($event)">
-        <label class="name" [class.wrong]="message()?.startsWith('name')">
-          Name
-          <input #name maxlength="60" [value]="settings.name" (input)="rename(name.value)" />
-        </label>
-        <ul>
-          <li>
-            <span class="what">
-              <strong>Languages the children count in</strong>
-              <span class="soft">
-                The first is the household’s own; the pads offer the others one tap away.
-              </span>
+    <form class="sheet" [formGroup]="form" (ngSubmit)="keep()">
+      <mat-form-field class="name">
+        <mat-label>Name</mat-label>
+        <input matInput maxlength="60" formControlName="name" />
+        <mat-error>{{ faultOf(form.controls.name) }}</mat-error>
+      </mat-form-field>
+      <ul>
+        <li>
+          <span class="what">
+            <strong>Languages the children count in</strong>
+            <span class="soft">
+              The first is the household’s own; the pads offer the others one tap away.
             </span>
-            <span class="choices languages">
-              @for (tag of settings.languages; track tag) {
-                <button
-                  type="button"
-                  [disabled]="settings.languages.length === 1"
-                  [attr.aria-label]="'Take out ' + nameOf(tag)"
-                  (click)="speak(settings.languages, tag, false)"
-                >
-                  {{ nameOf(tag) }}
-                  @if (settings.languages.length > 1) {
-                    ×
-                  }
-                </button>
+          </span>
+          <mat-form-field class="choices">
+            <mat-label>Languages</mat-label>
+            <mat-select multiple formControlName="languages" [sortComparator]="asChosen">
+              @for (tag of languages; track tag) {
+                <mat-option [value]="tag">{{ nameOf(tag) }}</mat-option>
               }
-              <select
-                #more
-                aria-label="Add a language"
-                (change)="speak(settings.languages, more.value, true); more.value = ''"
-              >
-                <option value="">Add a language</option>
-                @for (tag of languages; track tag) {
-                  @if (!settings.languages.includes(tag)) {
-                    <option [value]="tag">{{ nameOf(tag) }}</option>
-                  }
-                }
-              </select>
-            </span>
-          </li>
+            </mat-select>
+            <mat-error>{{ faultOf(form.controls.languages) }}</mat-error>
+          </mat-form-field>
+        </li>
+        <ng-container formGroupName="choices">
           @for (one of questions; track one.title) {
             <li>
               <span class="what">
                 <strong>{{ one.title }}</strong>
                 <span class="soft">{{ one.about }}</span>
               </span>
-              <span class="choices" role="radiogroup" [attr.aria-label]="one.title">
-                @for (choice of one.choices; track choice[0]) {
-                  <button
-                    type="button"
-                    role="radio"
-                    [attr.aria-checked]="one.get(settings) === choice[0]"
-                    (click)="choose(one, choice[0])"
-                  >
-                    {{ choice[1] }}
-                  </button>
-                }
-              </span>
+              @if (one.choices.length > few) {
+                <mat-form-field class="choices">
+                  <mat-select [formControlName]="one.title" [aria-label]="one.title">
+                    @for (choice of one.choices; track choice[0]) {
+                      <mat-option [value]="choice[0]">{{ choice[1] }}</mat-option>
+                    }
+                  </mat-select>
+                </mat-form-field>
+              } @else {
+                <mat-button-toggle-group
+                  class="choices"
+                  [formControlName]="one.title"
+                  [aria-label]="one.title"
+                  hideSingleSelectionIndicator
+                >
+                  @for (choice of one.choices; track choice[0]) {
+                    <mat-button-toggle [value]="choice[0]">{{ choice[1] }}</mat-button-toggle>
+                  }
+                </mat-button-toggle-group>
+              }
             </li>
           }
-        </ul>
-        @if (message(); as text) {
-          <p class="caution" role="alert">{{ text }}</p>
-        }
-        @if (kept()) {
-          <p class="soft" role="status">Kept.</p>
-        }
-        <div class="actions">
-          <button type="submit" class="button filled" [disabled]="!changed()">Keep</button>
-        </div>
-      </form>
-    }
+        </ng-container>
+      </ul>
+      @if (message(); as text) {
+        <p class="caution" role="alert">{{ text }}</p>
+      }
+      @if (kept()) {
+        <p class="soft" role="status">Kept.</p>
+      }
+      <div class="actions">
+        <button matButton="filled" type="submit" [disabled]="form.pristine">Keep</button>
+      </div>
+    </form>
   `,
   styleUrl: './household.scss',
 })
 export class Household {
   private readonly settings = inject(HouseholdDraft);
+  private readonly builder = inject(FormBuilder).nonNullable;
   protected readonly questions = QUESTIONS;
+  protected readonly few = FEW;
   protected readonly languages = COUNTING_LANGUAGES;
   protected readonly nameOf = languageName;
-  protected readonly draft = this.settings.draft.asReadonly();
+  protected readonly faultOf = faultOf;
   protected readonly message = this.settings.message.asReadonly();
   protected readonly kept = this.settings.kept.asReadonly();
-  protected readonly changed = this.settings.changed;
+  protected readonly form = this.builder.group({
+    name: ['', valid(HouseholdSchema.entries.name)],
+    languages: [[] as string[], valid(HouseholdSchema.entries.languages)],
+    choices: this.builder.record(
+      Object.fromEntries(QUESTIONS.map(({ title }) => [title, this.builder.control('')])),
+    ),
+  });
 
-  protected rename(name: string): void {
-    this.settings.change((household) => ({ ...household, name }));
+  constructor() {
+    this.settings.fills(this.form, (household) =>
+      this.form.reset({
+        name: household.name,
+        languages: [...household.languages],
+        choices: Object.fromEntries(QUESTIONS.map((one) => [one.title, one.get(household)])),
+      }),
+    );
   }
 
-  protected speak(languages: readonly string[], tag: string, also: boolean): void {
-    if (tag === '') return;
-    const next = also ? [...languages, tag] : languages.filter((one) => one !== tag);
-    this.settings.change((household) => ({ ...household, languages: next }));
-  }
+  /** The first that was chosen stays the household's own. */
+  protected readonly asChosen = (a: MatOption<string>, b: MatOption<string>): number => {
+    const chosen = this.form.controls.languages.value;
+    const place = ({ value }: MatOption<string>): number =>
+      chosen.includes(value) ? chosen.indexOf(value) : chosen.length;
+    return place(a) - place(b);
+  };
 
-  protected choose(question: Question, value: string): void {
-    this.settings.change((household) => question.set(household, value));
-  }
-
-  protected keep(event: Event): Promise<void> {
-    event.preventDefault();
-    return this.settings.keep();
+  protected async keep(): Promise<void> {
+    const base = this.settings.base();
+    if (!base) return;
+    const { name, languages, choices } = this.form.getRawValue();
+    const mine = QUESTIONS.reduce<Settings>(
+      (settings, one) => {
+        const value = choices[one.title] ?? '';
+        return value === one.get(settings) ? settings : one.set(settings, value);
+      },
+      { ...base, name, languages },
+    );
+    await this.settings.keep(this.form, mine);
   }
 }

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { MatButtonModule } from '@angular/material/button';
+import { MatButton, MatButtonModule, MatIconButton } from '@angular/material/button';
 import { Store } from '@ngrx/store';
 import * as v from 'valibot';
 import { Api } from '../../common/api';
@@ -68,7 +68,7 @@ const FILES: readonly (readonly [path: string, title: string, about: string])[] 
 @Component({
   selector: 'gumo-records',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [HouseholdNav, Icon, MatButtonModule, TableImport],
+  imports: [HouseholdNav, Icon, MatButton, MatButtonModule, MatIconButton, TableImport],
   templateUrl: './records.html',
   styleUrls: ['./columns.scss', './records.scss'],
 })

@@ -1,4 +1,18 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  signal,
+} from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { FormBuilder, type FormGroup, ReactiveFormsModule } from '@angular/forms';
+import { MatButton, MatIconButton } from '@angular/material/button';
+import { MatFormFieldModule } from '@angular/material/form-field';
+import { MatInputModule } from '@angular/material/input';
+import { MatRadioModule } from '@angular/material/radio';
+import { MatSelectModule } from '@angular/material/select';
 import {
   type Device,
   type Encryption,
@@ -6,12 +20,13 @@ import {
   PASSWORD_LEAST,
   Pairing,
   Sharing as SharingState,
-  type SharingChoice,
+  SharingChoice,
 } from '@gumo/core/vocabulary';
 import * as v from 'valibot';
 import { Api, ApiProblem } from '../../common/api';
 import { Clock } from '../../common/clock';
 import { Door } from '../../common/door';
+import { faultOf, refused, valid } from '../../common/forms';
 import { Icon } from '../../common/icon';
 import { instantWords } from '../../common/words';
 import { HouseholdNav } from './household-nav';
@@ -32,11 +47,26 @@ const ENCRYPTION_WORDS: readonly (readonly [Encryption, string, string])[] = [
 
 type Lock = Device['lockMinutes'];
 
+const FILES = [
+  ['certificate', 'Certificate', '.pem,.crt,.cer'],
+  ['key', 'Key', '.pem,.key'],
+] as const;
+
 /** Other devices at home: the password, the second door, letting a device in, and which ones are. */
 @Component({
   selector: 'gumo-sharing',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [HouseholdNav, Icon],
+  imports: [
+    HouseholdNav,
+    Icon,
+    MatButton,
+    MatFormFieldModule,
+    MatIconButton,
+    MatInputModule,
+    MatRadioModule,
+    MatSelectModule,
+    ReactiveFormsModule,
+  ],
   templateUrl: './sharing.html',
   styleUrls: ['./columns.scss', './sharing.scss'],
 })
@@ -51,22 +81,39 @@ export class Sharing {
   protected readonly when = instantWords;
 
   protected readonly state = signal<SharingState | null>(null);
-  protected readonly draft = signal<SharingChoice | null>(null);
   protected readonly pairing = signal<Pairing | null>(null);
   private readonly madeAt = signal(0);
-  protected readonly role = signal<Pairing['role']>('helper');
-  protected readonly lock = signal<Lock>(10);
+  private readonly builder = inject(FormBuilder).nonNullable;
+  protected readonly faultOf = faultOf;
+  protected readonly kinds = FILES;
+  protected readonly password = this.builder.group({ current: [''], next: [''], again: [''] });
+  protected readonly choice = this.builder.group({
+    encryption: ['own' as Encryption],
+    port: [0, valid(SharingChoice.entries.port)],
+  });
+  protected readonly ownLock = this.builder.group({ minutes: [null as Lock], pin: [''] });
+  protected readonly wish = this.builder.group({
+    role: ['helper' as Pairing['role']],
+    lockMinutes: [10 as Lock],
+  });
   protected readonly askingPassword = signal(false);
   protected readonly busy = signal('');
-  protected readonly message = signal<{ readonly field: string; readonly text: string } | null>(
-    null,
-  );
+  protected readonly message = signal<string | null>(null);
   protected readonly said = signal('');
   protected readonly sure = signal<Device | null>(null);
 
   protected readonly needsPassword = computed(
     () => this.askingPassword() || this.state()?.hasPassword === false,
   );
+  private readonly given = signal<SharingChoice['given']>(undefined);
+  private readonly chosen = toSignal(this.choice.valueChanges, { initialValue: null });
+  /** The choices as they stand in the fields. */
+  protected readonly draft = computed((): SharingChoice | null => {
+    this.chosen();
+    const [state, given] = [this.state(), this.given()];
+    if (!state) return null;
+    return { on: state.on, ...this.choice.getRawValue(), ...(given ? { given } : {}) };
+  });
   protected readonly changed = computed(() => {
     const [state, draft] = [this.state(), this.draft()];
     return (
@@ -82,6 +129,10 @@ export class Sharing {
   });
 
   constructor() {
+    effect(() => {
+      const own = this.door.who()?.device?.lockMinutes ?? null;
+      if (this.ownLock.pristine) this.ownLock.controls.minutes.setValue(own);
+    });
     void this.run('', async () => this.show(await this.api.get('/access/sharing', SharingState)));
   }
 
@@ -90,19 +141,15 @@ export class Sharing {
     return minutes === null ? 'never' : `after ${minutes} minutes alone`;
   }
 
-  protected change(more: Partial<SharingChoice>): void {
-    this.draft.update((draft) => draft && { ...draft, ...more });
-  }
-
   protected async give(kind: 'certificate' | 'key', files: FileList | null): Promise<void> {
     const text = await files?.[0]?.text();
     if (text === undefined) return;
-    this.change({ given: { certificate: '', key: '', ...this.draft()?.given, [kind]: text } });
+    this.given.update((given) => ({ certificate: '', key: '', ...given, [kind]: text }));
   }
 
   protected keepChoice(on: boolean): Promise<void> {
     const draft = this.draft();
-    if (!draft) return Promise.resolve();
+    if (!draft || this.choice.invalid) return Promise.resolve();
     const words = on ? 'Opening the door …' : 'Shutting the door …';
     return this.run(words, async () => {
       this.show(await this.api.send('PUT', '/access/sharing', { ...draft, on }, SharingState));
@@ -110,23 +157,24 @@ export class Sharing {
     });
   }
 
-  protected async setPassword(event: Event, next: string, again: string, current: string) {
-    event.preventDefault();
+  protected async setPassword(): Promise<void> {
+    const { current, next, again } = this.password.getRawValue();
     if (next !== again) {
-      this.message.set({ field: 'again', text: 'The two are not the same.' });
+      this.password.controls.again.setErrors({ fault: 'is not the same as the new one' });
       return;
     }
     await this.run('Keeping the password …', async () => {
       const body = { current, next };
       this.show(await this.api.send('PUT', '/access/password', body, SharingState));
+      this.password.reset();
       this.askingPassword.set(false);
       this.said.set('The password is kept. Other keepers’ devices sign in again with it.');
     });
   }
 
   protected pair(): Promise<void> {
-    const wish = { role: this.role(), lockMinutes: this.lock() };
     return this.run('', async () => {
+      const wish = this.wish.getRawValue();
       this.pairing.set(await this.api.send('POST', '/access/pairings', wish, Pairing));
       this.madeAt.set(this.clock.now().getTime());
     });
@@ -149,20 +197,21 @@ export class Sharing {
   }
 
   /** The lock of the device at hand. */
-  protected keepLock(event: Event, minutes: string, pin: string): Promise<void> {
-    event.preventDefault();
-    const body = { minutes: minutes === '' ? null : Number(minutes), pin: pin === '' ? null : pin };
+  protected keepLock(): Promise<void> {
+    const { minutes, pin } = this.ownLock.getRawValue();
     return this.run('', async () => {
+      const body = { minutes, pin: pin === '' ? null : pin };
       await this.api.send('PUT', '/access/lock', body, v.null());
       await this.door.load();
+      this.ownLock.controls.pin.reset();
       this.said.set('Kept.');
     });
   }
 
   private show(state: SharingState): void {
     this.state.set(state);
-    const { on, port, encryption } = state;
-    this.draft.set({ on, port, encryption });
+    this.given.set(undefined);
+    this.choice.reset({ port: state.port, encryption: state.encryption });
   }
 
   private async run(words: string, work: () => Promise<void>): Promise<void> {
@@ -172,17 +221,29 @@ export class Sharing {
     try {
       await work();
     } catch (error) {
-      const field = error instanceof ApiProblem ? (error.errors[0]?.field ?? '') : '';
-      const text = error instanceof ApiProblem ? (error.errors[0]?.message ?? '') : '';
-      const named = field.split('.').at(-1) ?? '';
-      this.message.set({
-        field: named,
-        text: text === '' ? (error as Error).message : `${FIELD_WORDS[named] ?? named} ${text}.`,
-      });
+      // What is wrong stands under its field where there is one on screen.
+      const left = [this.password, this.choice, this.ownLock].reduce<unknown>(
+        (rest, form) => (rest instanceof ApiProblem ? within(form, rest) : rest),
+        error,
+      );
+      if (left !== null) this.message.set(wordsFor(left));
     } finally {
       this.busy.set('');
     }
   }
+}
+
+/** What of a refusal has no field in a form; null where it had one. */
+function within(form: FormGroup, error: ApiProblem): ApiProblem | null {
+  if (!error.errors.some(({ field }) => form.get(field))) return error;
+  return refused(form, error) === null ? null : error;
+}
+
+function wordsFor(error: unknown): string {
+  const [first] = error instanceof ApiProblem ? error.errors : [];
+  if (!first) return (error as Error).message;
+  const named = first.field.split('.').at(-1) ?? '';
+  return `${FIELD_WORDS[named] ?? named} ${first.message}.`;
 }
 
 const FIELD_WORDS: Readonly<Record<string, string>> = {

@@ -1,4 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { MatFormFieldModule } from '@angular/material/form-field';
+import { MatSelectModule } from '@angular/material/select';
 import { NEEDED_COLUMNS, TRY_COLUMNS, type TryColumn } from '@gumo/core/exchange';
 import * as v from 'valibot';
 import { Api } from '../../common/api';
@@ -41,19 +44,20 @@ const WHAT_WORDS: Readonly<Record<string, string>> = {
 @Component({
   selector: 'gumo-table-import',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Icon],
+  imports: [Icon, MatButton, MatFormFieldModule, MatSelectModule],
   template: `
     @for (kind of kinds; track kind[0]) {
-      <label class="button outlined pick">
+      <button matButton="outlined" type="button" (click)="picked.click()">
         <gumo-icon name="add" /> {{ kind[1] }}
-        <input
-          #picked
-          class="unseen"
-          type="file"
-          accept=".csv,text/csv"
-          (change)="choose(kind[0], picked.files); picked.value = ''"
-        />
-      </label>
+      </button>
+      <input
+        #picked
+        type="file"
+        hidden
+        [attr.aria-label]="kind[1]"
+        accept=".csv,text/csv"
+        (change)="choose(kind[0], picked.files); picked.value = ''"
+      />
     }
     @if (message(); as text) {
       <p class="caution" role="alert">{{ text }}</p>
@@ -72,17 +76,18 @@ const WHAT_WORDS: Readonly<Record<string, string>> = {
         @if (kind() === 'observations') {
           <div class="mapping">
             @for (column of columns; track column) {
-              <label>
-                {{ column }}{{ needed.includes(column) ? ' *' : '' }}
-                <select #from (change)="map(column, from.value)">
-                  <option value="">–</option>
+              <mat-form-field>
+                <mat-label>{{ column }}{{ needed.includes(column) ? ' *' : '' }}</mat-label>
+                <mat-select
+                  [value]="mapping()[column] ?? ''"
+                  (selectionChange)="map(column, $event.value)"
+                >
+                  <mat-option value="">–</mat-option>
                   @for (name of header(); track name) {
-                    <option [value]="name" [selected]="mapping()[column] === name">
-                      {{ name }}
-                    </option>
+                    <mat-option [value]="name">{{ name }}</mat-option>
                   }
-                </select>
-              </label>
+                </mat-select>
+              </mat-form-field>
             }
           </div>
         }
@@ -98,49 +103,20 @@ const WHAT_WORDS: Readonly<Record<string, string>> = {
           </ol>
         }
         <div class="ways">
-          <button
-            type="button"
-            class="button filled"
-            [disabled]="said.added + said.changed === 0"
-            (click)="keep()"
-          >
+          <button matButton="filled" type="button" [disabled]="said.added + said.changed === 0" (click)="keep()">
             Bring {{ said.added + said.changed }} in
           </button>
-          <button type="button" class="button" (click)="forget()">No</button>
+          <button matButton type="button" (click)="forget()">No</button>
         </div>
       </div>
     }
   `,
   styles: `
-    .pick {
-      margin: 8px 8px 8px 0;
-      cursor: pointer;
-    }
-    .pick:focus-within {
-      outline: 3px solid var(--primary);
-      outline-offset: 2px;
-    }
     .mapping {
       display: grid;
       grid-template-columns: repeat(auto-fill, minmax(130px, 1fr));
       gap: 8px;
       padding: 12px 0;
-    }
-    .mapping label {
-      display: grid;
-      gap: 2px;
-      color: var(--ink-soft);
-      font-size: 13px;
-    }
-    select {
-      min-block-size: 44px;
-      padding: 0 8px;
-      border: 1px solid var(--line);
-      border-radius: 10px;
-      background: var(--sheet);
-      color: var(--ink);
-      font: inherit;
-      font-size: 14px;
     }
     ol {
       max-block-size: 260px;

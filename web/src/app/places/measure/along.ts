@@ -1,5 +1,9 @@
 import { LiveAnnouncer } from '@angular/cdk/a11y';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { MatButtonToggleModule } from '@angular/material/button-toggle';
+import { MatFormFieldModule } from '@angular/material/form-field';
+import { MatInputModule } from '@angular/material/input';
 import { UNITS, compareAlong, laidWell, lengthWords, readAlong } from '@gumo/core/measuring';
 import { Store } from '@ngrx/store';
 import { PegMark } from '../../common/peg-mark';
@@ -26,7 +30,7 @@ const ASKED = { least: 2, most: 10 } as const;
 @Component({
   selector: 'gumo-along',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [PegMark, Takers],
+  imports: [MatButton, MatButtonToggleModule, MatFormFieldModule, MatInputModule, PegMark, Takers],
   templateUrl: './along.html',
   styleUrls: ['./kit.scss', './along.scss'],
 })

@@ -7,6 +7,10 @@ import {
   linkedSignal,
   signal,
 } from '@angular/core';
+import { MatButton, MatIconButton } from '@angular/material/button';
+import { MatButtonToggleModule } from '@angular/material/button-toggle';
+import { MatFormFieldModule } from '@angular/material/form-field';
+import { MatInputModule } from '@angular/material/input';
 import {
   type BasketThing,
   type ChartColumn,
@@ -48,7 +52,7 @@ const ACTIVITY = 'columns-chart';
 @Component({
   selector: 'gumo-charts',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Icon, PegMark, Takers, ThingsChart],
+  imports: [Icon, MatButton, MatButtonToggleModule, MatFormFieldModule, MatIconButton, MatInputModule, PegMark, Takers, ThingsChart],
   templateUrl: './charts.html',
   styleUrls: ['./kit.scss', './charts.scss'],
 })

@@ -8,6 +8,12 @@ import {
   signal,
   untracked,
 } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { MatButtonToggleModule } from '@angular/material/button-toggle';
+import { MatExpansionModule } from '@angular/material/expansion';
+import { MatFormFieldModule } from '@angular/material/form-field';
+import { MatInputModule } from '@angular/material/input';
+import { MatSelectModule } from '@angular/material/select';
 import {
   type Jar,
   byTrial,
@@ -59,7 +65,7 @@ const AMOUNTS = {
 @Component({
   selector: 'gumo-jar',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [HundredRange, PegMark, Takers],
+  imports: [HundredRange, MatButton, MatButtonToggleModule, MatExpansionModule, MatFormFieldModule, MatInputModule, MatSelectModule, PegMark, Takers],
   templateUrl: './jar.html',
   styleUrls: ['./kit.scss', './jar.scss'],
 })

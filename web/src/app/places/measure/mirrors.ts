@@ -1,5 +1,9 @@
 import { LiveAnnouncer } from '@angular/cdk/a11y';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { MatButtonToggleModule } from '@angular/material/button-toggle';
+import { MatRipple } from '@angular/material/core';
+import { MatSliderModule } from '@angular/material/slider';
 import {
   HALF_FIGURES,
   type Laying,
@@ -46,7 +50,7 @@ const SURFACE = ['hole', 'heart', 'leaf', 'house'];
 @Component({
   selector: 'gumo-mirrors',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [PegMark, Takers, Token],
+  imports: [MatButton, MatButtonToggleModule, MatRipple, MatSliderModule, PegMark, Takers, Token],
   templateUrl: './mirrors.html',
   styleUrls: ['./kit.scss', './mirrors.scss'],
 })

@@ -1,5 +1,8 @@
 import { LiveAnnouncer } from '@angular/cdk/a11y';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { MatButtonToggleModule } from '@angular/material/button-toggle';
+import { MatRipple } from '@angular/material/core';
 import {
   DRAWINGS,
   type Drawing,
@@ -36,7 +39,7 @@ const ORDINALS = ['first', 'second', 'third'] as const;
 @Component({
   selector: 'gumo-patterns',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Takers, Token],
+  imports: [MatButton, MatButtonToggleModule, MatRipple, Takers, Token],
   templateUrl: './patterns.html',
   styleUrls: ['./kit.scss', './patterns.scss'],
 })

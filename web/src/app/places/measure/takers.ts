@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
+import { MatButtonToggleModule } from '@angular/material/button-toggle';
 import { PegMark } from '../../common/peg-mark';
 import { MeasuringSitting } from './measuring-sitting';
 
@@ -6,19 +7,15 @@ import { MeasuringSitting } from './measuring-sitting';
 @Component({
   selector: 'gumo-takers',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [PegMark],
+  imports: [MatButtonToggleModule, PegMark],
   template: `
     <div role="group" [attr.aria-label]="words()">
       <span class="soft">{{ words() }}</span>
       @for (child of sitting.here(); track child.id) {
-        <button
-          type="button"
-          [attr.aria-pressed]="sitting.isIn(child.id)"
-          (click)="sitting.toggle(child.id)"
-        >
+        <mat-button-toggle [checked]="sitting.isIn(child.id)" (change)="sitting.toggle(child.id)">
           <gumo-peg-mark [mark]="child.mark" [name]="child.name" [size]="30" />
           {{ child.name }}
-        </button>
+        </mat-button-toggle>
       }
       @if (sitting.noted() > 0) {
         <span class="noted" role="status">{{ sitting.noted() }} noted</span>
@@ -35,23 +32,6 @@ import { MeasuringSitting } from './measuring-sitting';
     .soft {
       margin-right: 6px;
       font-size: 14px;
-    }
-    button {
-      display: inline-flex;
-      align-items: center;
-      gap: 6px;
-      min-block-size: 48px;
-      padding: 4px 12px 4px 8px;
-      border: 0;
-      border-bottom: 3px solid transparent;
-      border-radius: 10px;
-      background: transparent;
-      color: var(--ink-soft);
-      font-size: 14px;
-      cursor: pointer;
-    }
-    button gumo-peg-mark {
-      opacity: 0.5;
     }
     [aria-pressed='true'] {
       background: var(--sheet);

@@ -1,30 +1,34 @@
-import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
+import { MatAutocompleteModule } from '@angular/material/autocomplete';
+import { MatButton } from '@angular/material/button';
+import { MatFormFieldModule } from '@angular/material/form-field';
+import { MatInputModule } from '@angular/material/input';
 import { Icon } from '../../common/icon';
-
-let fields = 0;
 
 /** The name of a thing, of the cupboard or any other, one after the other as fast as they are typed. */
 @Component({
   selector: 'gumo-thing-field',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Icon],
+  imports: [Icon, MatAutocompleteModule, MatButton, MatFormFieldModule, MatInputModule],
   template: `
-    <label class="field wide">
-      Thing
+    <mat-form-field class="wide">
+      <mat-label>Thing</mat-label>
       <input
         #named
+        matInput
         maxlength="28"
         placeholder="of the cupboard, or any"
-        [attr.list]="list"
+        [matAutocomplete]="names"
+        (input)="text.set(named.value)"
         (keydown.enter)="add(named)"
       />
-      <datalist [id]="list">
+      <mat-autocomplete #names="matAutocomplete" (optionSelected)="add(named)">
         @for (name of left(); track name) {
-          <option [value]="name"></option>
+          <mat-option [value]="name">{{ name }}</mat-option>
         }
-      </datalist>
-    </label>
-    <button type="button" class="button outlined" [disabled]="full()" (click)="add(named)">
+      </mat-autocomplete>
+    </mat-form-field>
+    <button matButton="outlined" type="button" [disabled]="full()" (click)="add(named)">
       <gumo-icon name="add" /> Add
     </button>
   `,
@@ -39,9 +43,12 @@ export class ThingField {
   readonly full = input(false);
   readonly added = output<string>();
 
-  protected readonly list = `things-${++fields}`;
+  protected readonly text = signal('');
   protected readonly left = computed(() =>
-    this.offered().filter((name) => !this.taken().includes(name)),
+    this.offered().filter(
+      (name) =>
+        !this.taken().includes(name) && name.toLowerCase().includes(this.text().toLowerCase()),
+    ),
   );
 
   protected add(field: HTMLInputElement): void {
@@ -49,6 +56,7 @@ export class ThingField {
     if (name === '' || this.full() || this.taken().includes(name)) return;
     // At once, and not with the next drawing: the next name may be typed already.
     field.value = '';
+    this.text.set('');
     this.added.emit(name);
   }
 }

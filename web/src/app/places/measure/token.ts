@@ -70,8 +70,7 @@ export function tokenWords(kind: string, set: TokenSet = 'shapes'): string {
       inline-size: var(--token, 48px);
       block-size: var(--token, 48px);
     }
-    .a,
-    .tone-1 {
+    .a {
       fill: var(--counter);
     }
     .b {
@@ -79,14 +78,8 @@ export function tokenWords(kind: string, set: TokenSet = 'shapes'): string {
       stroke: var(--counter-ring);
       stroke-width: 2;
     }
-    .tone-3 {
-      fill: var(--counter-two);
-    }
     .c {
       fill: var(--felt);
-    }
-    .tone-2 {
-      fill: var(--wood);
     }
     .d {
       fill: var(--heather);

@@ -9,6 +9,10 @@ import {
   untracked,
 } from '@angular/core';
 import { LiveAnnouncer } from '@angular/cdk/a11y';
+import { MatButton, MatIconButton } from '@angular/material/button';
+import { MatButtonToggleModule } from '@angular/material/button-toggle';
+import { MatFormFieldModule } from '@angular/material/form-field';
+import { MatInputModule } from '@angular/material/input';
 import {
   MASS_UNITS,
   OFF_AFTER_MS,
@@ -33,7 +37,9 @@ import {
   toGrams,
   weightWords,
 } from '@gumo/core/measuring';
+import type { Child } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
+import { Cell, type Column, DataTable } from '../../common/data-table';
 import { Icon } from '../../common/icon';
 import { PegMark } from '../../common/peg-mark';
 import { householdFeature } from '../../state/household';
@@ -55,7 +61,7 @@ const SIDES: readonly { readonly side: Side; readonly words: string }[] = [
 @Component({
   selector: 'gumo-weigh',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Icon, PegMark, Takers, ThingField],
+  imports: [Cell, DataTable, Icon, MatButton, MatButtonToggleModule, MatFormFieldModule, MatIconButton, MatInputModule, PegMark, Takers, ThingField],
   providers: [WeighRecords],
   templateUrl: './weigh.html',
   styleUrls: ['./kit.scss', './weigh.scss'],
@@ -77,6 +83,12 @@ export class Weigh {
   protected readonly things = signal<readonly OnTable[]>([]);
   protected readonly offered = computed(() => this.cupboard().map((one) => one.name));
   protected readonly names = computed(() => this.things().map((one) => one.name));
+  protected readonly columns = computed((): readonly Column[] => [
+    { id: 'thing', words: 'Thing' },
+    ...this.sitting.takers().map(({ id, name }) => ({ id, words: name })),
+    { id: 'weight', words: 'Weight' },
+    { id: 'away', words: '' },
+  ]);
   /** The dividing weight in grams; null while none is chosen. */
   protected readonly divider = signal<number | null>(null);
   protected readonly suggestion = computed(() =>
@@ -255,5 +267,9 @@ export class Weigh {
     if (divider === null || measured === null) return false;
     const last = this.records.last(childId, thing.name);
     return isSurprise(last, sideOf(measured, divider, this.unit()));
+  }
+
+  protected takerOf(id: string): Child | undefined {
+    return this.sitting.takers().find((child) => child.id === id);
   }
 }

@@ -7,6 +7,7 @@ import {
   input,
   signal,
 } from '@angular/core';
+import { MatButton, MatIconButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import { PrintItem, SheetWish, findSheet, sheetFor } from '@gumo/core/sheets';
 import { Day } from '@gumo/core/vocabulary';
@@ -45,7 +46,7 @@ interface Line {
 @Component({
   selector: 'gumo-print-tray',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Icon, RouterLink, SheetKinds],
+  imports: [Icon, MatButton, MatIconButton, RouterLink, SheetKinds],
   template: `
     <gumo-sheet-kinds here="tray" />
     <div class="lists">
@@ -56,7 +57,7 @@ interface Line {
             <p class="soft numbers">
               {{ pages() }} {{ pages() === 1 ? 'page' : 'pages' }}{{ cost() ? ', ' + cost() : '' }}
             </p>
-            <a class="button filled" href="/api/sheets/tray.pdf" target="_blank" rel="noopener">
+            <a matButton="filled" href="/api/sheets/tray.pdf" target="_blank" rel="noopener">
               Open all as PDF
             </a>
           }
@@ -72,12 +73,7 @@ interface Line {
               <span class="soft numbers count">
                 {{ line.pages }} {{ line.pages === 1 ? 'page' : 'pages' }}
               </span>
-              <button
-                type="button"
-                class="button"
-                [attr.aria-label]="'Take out ' + line.title + ' ' + line.about"
-                (click)="remove(items()[i]!)"
-              >
+              <button matIconButton type="button" [attr.aria-label]="'Take out ' + line.title + ' ' + line.about" (click)="remove(items()[i]!)">
                 <gumo-icon name="close" />
               </button>
             </li>
@@ -91,14 +87,14 @@ interface Line {
           }
         </ul>
         @if (items().length > 0) {
-          <button type="button" class="button" (click)="clear()">Take all out</button>
+          <button matButton type="button" (click)="clear()">Take all out</button>
         }
       </section>
       <section aria-labelledby="wanted">
         <header>
           <h2 id="wanted">{{ heading() }}</h2>
           @if (proposals().length > 0) {
-            <button type="button" class="button outlined" (click)="addAll()">Add all</button>
+            <button matButton="outlined" type="button" (click)="addAll()">Add all</button>
           }
         </header>
         <ul class="sheet">
@@ -109,12 +105,7 @@ interface Line {
               <span class="soft numbers count">
                 {{ line.pages }} {{ line.pages === 1 ? 'page' : 'pages' }}
               </span>
-              <button
-                type="button"
-                class="button"
-                [attr.aria-label]="'Add ' + line.title + ' ' + line.about"
-                (click)="add([proposals()[i]!])"
-              >
+              <button matIconButton type="button" [attr.aria-label]="'Add ' + line.title + ' ' + line.about" (click)="add([proposals()[i]!])">
                 <gumo-icon name="add" />
               </button>
             </li>

@@ -7,6 +7,12 @@ import {
   linkedSignal,
   signal,
 } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { MatButtonToggleModule } from '@angular/material/button-toggle';
+import { MatCheckbox } from '@angular/material/checkbox';
+import { MatFormFieldModule } from '@angular/material/form-field';
+import { MatInputModule } from '@angular/material/input';
+import { MatSelectModule } from '@angular/material/select';
 import { DomSanitizer } from '@angular/platform-browser';
 import { RouterLink } from '@angular/router';
 import { DRAWINGS } from '@gumo/core/measuring';
@@ -73,7 +79,7 @@ const FLAGS = ['answers', 'twoSided', 'laminate'] as const;
 @Component({
   selector: 'gumo-print',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [RouterLink, SheetKinds],
+  imports: [MatButton, MatButtonToggleModule, MatCheckbox, MatFormFieldModule, MatInputModule, MatSelectModule, RouterLink, SheetKinds],
   templateUrl: './print.html',
   styleUrl: './print.scss',
 })
@@ -202,6 +208,11 @@ export class Print {
   }
 
   /** Made for a thing of the cupboard. */
+  /** The thing that is as wide as was said; none for any other. */
+  protected readonly laid = computed(
+    () => this.things().find(({ mm }) => mm === this.wish().thingMm)?.id ?? '',
+  );
+
   protected lay(id: string): void {
     const thing = this.things().find((one) => one.id === id);
     if (thing) this.change({ thingMm: thing.mm });

@@ -153,18 +153,11 @@ const MOOD_WORDS: Record<Mood, string> = {
     mat-button-toggle-group {
       --mat-button-toggle-height: 56px;
     }
-    mat-dialog-actions button {
-      min-block-size: 56px;
-    }
     .made {
       display: flex;
       flex-wrap: wrap;
       align-items: center;
       gap: 8px 16px;
-    }
-    mat-dialog-content > button {
-      min-block-size: 56px;
-      margin: 6px 8px 0 0;
     }
     .moved,
     .next {

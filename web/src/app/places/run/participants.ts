@@ -56,9 +56,6 @@ import type { Choice } from './other-games';
       gap: 8px 16px;
       min-block-size: 56px;
     }
-    :host > button {
-      min-block-size: 56px;
-    }
     mat-button-toggle-group {
       border: 0;
       gap: 4px;

@@ -60,15 +60,6 @@ import { Answering } from './answering';
       line-height: 1.35;
       color: var(--ink-soft);
     }
-    button {
-      block-size: auto;
-      min-inline-size: 0;
-      padding: 0;
-      text-align: left;
-      --mat-button-text-label-text-color: inherit;
-      --mat-button-text-label-text-size: inherit;
-      --mat-button-text-label-text-weight: inherit;
-    }
     [aria-current='step'] {
       background: var(--sheet);
       color: var(--ink);

@@ -36,11 +36,6 @@ import { PartWhole } from '../../handling/part-whole';
     .sum {
       font-size: 30px;
     }
-    button {
-      min-inline-size: 200px;
-      block-size: 64px;
-      font-size: 18px;
-    }
     @media (max-width: 700px) {
       .whole {
         font-size: 24px;

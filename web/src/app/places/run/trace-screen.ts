@@ -7,6 +7,7 @@ import {
   signal,
   viewChild,
 } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import type { DigitForms, TraceSeen } from '@gumo/core/sheets';
 import { TRACE_WORDS, type TraceLook, TracePad } from '../../handling/trace-pad';
 
@@ -14,7 +15,7 @@ import { TRACE_WORDS, type TraceLook, TracePad } from '../../handling/trace-pad'
 @Component({
   selector: 'gumo-trace-screen',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [A11yModule, TracePad],
+  imports: [A11yModule, MatButton, TracePad],
   template: `
     <div
       class="screen"
@@ -32,8 +33,8 @@ import { TRACE_WORDS, type TraceLook, TracePad } from '../../handling/trace-pad'
       />
       <footer>
         <p role="status">{{ seen() === null ? '' : words[seen()!] }}</p>
-        <button type="button" class="button outlined" (click)="again()">Again</button>
-        <button type="button" class="button filled" (click)="closed.emit(seen())">
+        <button matButton="outlined" type="button" (click)="again()">Again</button>
+        <button matButton="filled" type="button" (click)="closed.emit(seen())">
           {{ seen() === null ? 'Back' : 'Take it to the pad' }}
         </button>
       </footer>
@@ -61,10 +62,6 @@ import { TRACE_WORDS, type TraceLook, TracePad } from '../../handling/trace-pad'
       min-block-size: 28px;
       text-align: center;
       font-size: 17px;
-    }
-    .button {
-      min-inline-size: 130px;
-      min-block-size: 56px;
     }
   `,
 })

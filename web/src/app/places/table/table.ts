@@ -9,6 +9,8 @@ import {
   linkedSignal,
   signal,
 } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { MatButtonToggleModule } from '@angular/material/button-toggle';
 import { Router, RouterLink } from '@angular/router';
 import { FRAME, HANDLINGS, type AnyHandling, type Control, countOf } from '@gumo/core/handling';
 import { type Random, seeded } from '@gumo/core/numbers';
@@ -33,7 +35,7 @@ const WORD_MS = 900;
 @Component({
   selector: 'gumo-table',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Icon, PartWhole, RouterLink, SceneView, ToTheChild, TraceDigit, UsedIn],
+  imports: [Icon, MatButton, MatButtonToggleModule, PartWhole, RouterLink, SceneView, ToTheChild, TraceDigit, UsedIn],
   templateUrl: './table.html',
   styleUrl: './table.scss',
 })

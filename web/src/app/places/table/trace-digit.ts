@@ -6,6 +6,8 @@ import {
   signal,
   viewChild,
 } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { MatButtonToggleModule } from '@angular/material/button-toggle';
 import { type TraceSeen, strokesOf, usualWish } from '@gumo/core/sheets';
 import { Store } from '@ngrx/store';
 import { TRACE_WORDS, type TraceLook, TracePad } from '../../handling/trace-pad';
@@ -21,7 +23,7 @@ const LOOKS: readonly (readonly [TraceLook, string])[] = [
 @Component({
   selector: 'gumo-trace-digit',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [TracePad],
+  imports: [MatButton, MatButtonToggleModule, TracePad],
   template: `
     <section class="on-it">
       <h1>A digit to trace</h1>
@@ -35,33 +37,22 @@ const LOOKS: readonly (readonly [TraceLook, string])[] = [
       <p class="says" role="status">{{ seen() === null ? '' : words[seen()!] }}</p>
     </section>
     <section class="controls" aria-label="Change it">
-      <div class="digits" role="radiogroup" aria-label="Digit">
+      <mat-button-toggle-group class="digits" aria-label="Digit" hideSingleSelectionIndicator>
         @for (one of digits; track one) {
-          <button
-            type="button"
-            role="radio"
-            class="child-reads"
-            [attr.aria-checked]="one === digit()"
-            (click)="choose(one)"
-          >
+          <mat-button-toggle class="child-reads" [checked]="one === digit()" (change)="choose(one)">
             {{ one }}
-          </button>
+          </mat-button-toggle>
         }
-      </div>
-      <div class="looks" role="radiogroup" aria-label="How it looks">
+      </mat-button-toggle-group>
+      <mat-button-toggle-group class="looks" aria-label="How it looks" hideSingleSelectionIndicator>
         @for (one of looks; track one[0]) {
-          <button
-            type="button"
-            role="radio"
-            [attr.aria-checked]="one[0] === look()"
-            (click)="look.set(one[0]); seen.set(null)"
-          >
+          <mat-button-toggle [checked]="one[0] === look()" (change)="look.set(one[0]); seen.set(null)">
             {{ one[1] }}
-          </button>
+          </mat-button-toggle>
         }
-      </div>
+      </mat-button-toggle-group>
       <p class="cue child-reads">{{ cue() }}</p>
-      <button type="button" class="button outlined" (click)="again()">Again</button>
+      <button matButton="outlined" type="button" (click)="again()">Again</button>
     </section>
   `,
   styles: `

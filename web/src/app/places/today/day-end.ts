@@ -8,6 +8,10 @@ import {
   signal,
   untracked,
 } from '@angular/core';
+import { TextFieldModule } from '@angular/cdk/text-field';
+import { MatButton } from '@angular/material/button';
+import { MatFormFieldModule } from '@angular/material/form-field';
+import { MatInputModule } from '@angular/material/input';
 import { RouterLink } from '@angular/router';
 import { FIRST_LOOK } from '@gumo/core/evidence';
 import { skillOf } from '@gumo/core/skills';
@@ -33,7 +37,7 @@ const ORDER: readonly Outcome[] = ['own', 'help', 'not-yet', 'not-now'];
 @Component({
   selector: 'gumo-day-end',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Icon, PegMark, RouterLink],
+  imports: [Icon, MatButton, MatFormFieldModule, MatInputModule, PegMark, RouterLink, TextFieldModule],
   templateUrl: './day-end.html',
   styleUrl: './day-end.scss',
 })

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
+import { MatButton, MatIconButton } from '@angular/material/button';
 import type { Activity, Child, PlanEntry } from '@gumo/core/vocabulary';
 import { BandSign } from '../../common/band-sign';
 import { Icon } from '../../common/icon';
@@ -19,7 +20,7 @@ export interface EntryView {
 @Component({
   selector: 'gumo-entry-card',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [BandSign, PegMark, Icon],
+  imports: [BandSign, Icon, MatButton, MatIconButton, PegMark],
   template: `
     <article
       class="sheet"
@@ -55,27 +56,16 @@ export interface EntryView {
         }
       </div>
       @if (!fixed()) {
-        <button
-          type="button"
-          class="tune"
-          [attr.aria-label]="'Change ' + (view().activity?.title ?? 'this activity')"
-          (click)="changed.emit()"
-        >
+        <button matIconButton type="button" class="tune" [attr.aria-label]="'Change ' + (view().activity?.title ?? 'this activity')" (click)="changed.emit()">
           <gumo-icon name="tune" />
         </button>
       }
       @if (view().entry.state === 'done') {
         <p class="ready"><gumo-icon name="check" /> Done</p>
       } @else if (view().takers.length > 0) {
-        <button
-          type="button"
-          class="button"
-          [class.filled]="next()"
-          [attr.aria-label]="
+        <button [matButton]="next() ? 'filled' : 'text'" type="button" [attr.aria-label]="
             (view().openSitting ? 'Go on with ' : 'Begin ') + view().activity?.title
-          "
-          (click)="begun.emit()"
-        >
+          " (click)="begun.emit()">
           {{ view().openSitting ? 'Go on' : 'Begin' }}
         </button>
       }
@@ -131,9 +121,6 @@ export interface EntryView {
       font-size: 13px;
       font-weight: 550;
     }
-    .button {
-      min-width: 74px;
-    }
     .done h3,
     .done ul {
       opacity: 0.75;
@@ -146,28 +133,9 @@ export interface EntryView {
       color: var(--primary);
       font-weight: 600;
     }
-    .tune {
-      display: inline-flex;
-      align-items: center;
-      justify-content: center;
-      inline-size: 40px;
-      block-size: 40px;
-      border: 0;
-      border-radius: 10px;
-      background: none;
-      color: var(--ink-soft);
-      cursor: pointer;
-    }
-    .tune:hover {
-      background: var(--ground);
-      color: var(--ink);
-    }
     @media (max-width: 700px) {
       article {
         padding: 12px;
-      }
-      .button {
-        min-height: 48px;
       }
     }
   `,

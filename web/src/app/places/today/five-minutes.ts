@@ -1,4 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { MatButton, MatIconButton } from '@angular/material/button';
+import { MatButtonToggleModule } from '@angular/material/button-toggle';
 import { Router } from '@angular/router';
 import { numberWord } from '@gumo/core/numbers';
 import { PlanEntry, type PlanEntryDraft } from '@gumo/core/vocabulary';
@@ -22,29 +24,24 @@ const LENGTHS = [5, 10, 15] as const;
 @Component({
   selector: 'gumo-five-minutes',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Icon, PegMark],
+  imports: [Icon, MatButton, MatButtonToggleModule, MatIconButton, PegMark],
   template: `
     @if (!open()) {
-      <button type="button" class="button outlined" (click)="ask()">
+      <button matButton="outlined" type="button" (click)="ask()">
         <gumo-icon name="time" /> I have five minutes
       </button>
     } @else {
       <section class="sheet" aria-labelledby="five-minutes">
         <header>
           <h2 id="five-minutes" tabindex="-1">I have {{ spoken() }} minutes</h2>
-          <span class="lengths" role="radiogroup" aria-label="Minutes">
+          <mat-button-toggle-group class="lengths" aria-label="Minutes" hideSingleSelectionIndicator>
             @for (length of lengths; track length) {
-              <button
-                type="button"
-                role="radio"
-                [attr.aria-checked]="minutes() === length"
-                (click)="choose(length)"
-              >
+              <mat-button-toggle [checked]="minutes() === length" (change)="choose(length)">
                 {{ length }}
-              </button>
+              </mat-button-toggle>
             }
-          </span>
-          <button type="button" class="close" aria-label="Close" (click)="open.set(false)">
+          </mat-button-toggle-group>
+          <button matIconButton type="button" aria-label="Close" (click)="open.set(false)">
             <gumo-icon name="close" />
           </button>
         </header>
@@ -70,12 +67,7 @@ const LENGTHS = [5, 10, 15] as const;
                   }
                 </p>
               </div>
-              <button
-                type="button"
-                class="button filled"
-                [attr.aria-label]="'Begin ' + line.title"
-                (click)="begin(line)"
-              >
+              <button matButton="filled" type="button" [attr.aria-label]="'Begin ' + line.title" (click)="begin(line)">
                 Begin
               </button>
             </li>

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import { MatCheckbox } from '@angular/material/checkbox';
 import { RouterLink } from '@angular/router';
 import { joinWords } from '@gumo/core/numbers';
@@ -21,7 +22,7 @@ interface Station {
 @Component({
   selector: 'gumo-lay-ready',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [CautionList, Icon, MatCheckbox, RouterLink],
+  imports: [CautionList, Icon, MatButton, MatCheckbox, RouterLink],
   template: `
     <section class="sheet" aria-labelledby="lay-ready">
       <header>
@@ -92,8 +93,8 @@ interface Station {
       }
       @if (door.isKeeper()) {
         <p class="papers">
-          <a class="button" routerLink="/print/tray"><gumo-icon name="print" /> Sheets for today</a>
-          <a class="button" [href]="list()" target="_blank" rel="noopener">This list as PDF</a>
+          <a matButton routerLink="/print/tray"><gumo-icon name="print" /> Sheets for today</a>
+          <a matButton [href]="list()" target="_blank" rel="noopener">This list as PDF</a>
         </p>
       }
       <gumo-caution-list [words]="cautions()" />
@@ -162,12 +163,6 @@ interface Station {
       gap: 4px 12px;
       padding-top: 8px;
       border-top: 1px solid var(--line);
-    }
-    .papers .button {
-      display: inline-flex;
-      inline-size: auto;
-      padding: 0 8px;
-      font-size: 14px;
     }
     gumo-caution-list {
       display: block;

@@ -7,6 +7,7 @@ import {
   signal,
   untracked,
 } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import { PlanEntry } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
 import { format } from 'date-fns/format';
@@ -24,7 +25,7 @@ const MOST_SHOWN = 4;
 @Component({
   selector: 'gumo-left-undone',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Icon],
+  imports: [Icon, MatButton],
   template: `
     @if (lines().length > 0) {
       <section class="sheet" aria-labelledby="left-undone">
@@ -38,12 +39,7 @@ const MOST_SHOWN = 4;
               <span>
                 {{ line.title }} <span class="soft">{{ line.when }}</span>
               </span>
-              <button
-                type="button"
-                class="button"
-                [attr.aria-label]="'Bring ' + line.title + ' into today'"
-                (click)="bring(line.entry)"
-              >
+              <button matButton type="button" [attr.aria-label]="'Bring ' + line.title + ' into today'" (click)="bring(line.entry)">
                 <gumo-icon name="add" /> Today
               </button>
             </li>

@@ -6,6 +6,7 @@ import {
   inject,
   signal,
 } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import { PlanEntry, type PlanEntryDraft } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
 import { v7 as uuid } from 'uuid';
@@ -24,7 +25,7 @@ type Suggestion = v.InferOutput<typeof Answer>[number];
 @Component({
   selector: 'gumo-suggestions',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Icon, PegMark],
+  imports: [Icon, MatButton, PegMark],
   template: `
     @if (lines().length > 0) {
       <section class="sheet" aria-labelledby="also-here">
@@ -40,7 +41,7 @@ type Suggestion = v.InferOutput<typeof Answer>[number];
                 <strong>{{ line.child.name }}</strong> {{ line.step.title }}
                 <span class="soft">{{ line.step.because }}</span>
               </span>
-              <button type="button" class="button" (click)="add(line)">
+              <button matButton type="button" (click)="add(line)">
                 <gumo-icon name="add" /> {{ line.step.activityTitle }} to {{ line.step.top }}
               </button>
             </li>
@@ -75,9 +76,6 @@ type Suggestion = v.InferOutput<typeof Answer>[number];
     }
     strong {
       font-weight: 600;
-    }
-    .button {
-      padding: 0 10px;
     }
   `,
 })

@@ -7,6 +7,8 @@ import {
   signal,
 } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
+import { MatButton, MatIconButton } from '@angular/material/button';
+import { MatButtonToggleModule } from '@angular/material/button-toggle';
 import { MatDialog } from '@angular/material/dialog';
 import { ActivatedRoute, Router, RouterLink } from '@angular/router';
 import type { Moment, PlanEntry } from '@gumo/core/vocabulary';
@@ -43,17 +45,7 @@ interface MomentView {
 @Component({
   selector: 'gumo-today',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [
-    EntryCard,
-    FiveMinutes,
-    LayReady,
-    LeftUndone,
-    PegMark,
-    Icon,
-    RouterLink,
-    Suggestions,
-    RecordsNotice,
-  ],
+  imports: [EntryCard, FiveMinutes, Icon, LayReady, LeftUndone, MatButton, MatButtonToggleModule, MatIconButton, PegMark, RecordsNotice, RouterLink, Suggestions],
   templateUrl: './today.html',
   styleUrl: './today.scss',
 })

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, effect, input, signal } from '@angular/core';
 import { STRAND_TITLES } from '@gumo/core/skills';
 import { type Child, STRANDS } from '@gumo/core/vocabulary';
+import { Cell, type Column, DataTable } from '../../common/data-table';
 import { PegMark } from '../../common/peg-mark';
 import type { Coverage } from '../../state/week-answers';
 
@@ -8,87 +9,45 @@ import type { Coverage } from '../../state/week-answers';
 @Component({
   selector: 'gumo-coverage-rows',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [PegMark],
+  imports: [Cell, DataTable, PegMark],
   template: `
-    <table>
-      <caption>
-        Coverage
-      </caption>
-      <thead>
-        <tr>
-          <th scope="col"><span class="unseen">Child</span></th>
-          @for (strand of strands; track strand) {
-            <th scope="col">{{ titles[strand] }}</th>
+    <h2>Coverage</h2>
+    <gumo-data-table label="Coverage" [columns]="columns" [rows]="rows().slice(0, drawn())">
+      <ng-template [gumoCell]="rows()" let-row let-column="column">
+        @if (column.id === 'child') {
+          <span class="child">
+            <gumo-peg-mark [mark]="row.child.mark" [name]="row.child.name" [size]="20" />
+            {{ row.child.name }}
+          </span>
+        } @else if (row.cells[column.id]; as cell) {
+          @if (cell.days > 0) {
+            <span class="dots" aria-hidden="true">
+              @for (dot of [].constructor(cell.days); track $index) {
+                <i></i>
+              }
+            </span>
+            <span class="unseen">{{ cell.days }} {{ cell.days === 1 ? 'day' : 'days' }}</span>
+          } @else {
+            <span class="why">{{ cell.because }}</span>
           }
-        </tr>
-      </thead>
-      <tbody>
-        @for (row of rows().slice(0, drawn()); track row.child.id) {
-          <tr>
-            <th scope="row">
-              <gumo-peg-mark [mark]="row.child.mark" [name]="row.child.name" [size]="20" />
-              {{ row.child.name }}
-            </th>
-            @for (cell of row.cells; track cell.strand) {
-              <td [attr.title]="cell.because">
-                @if (cell.days > 0) {
-                  <span class="dots" aria-hidden="true">
-                    @for (dot of [].constructor(cell.days); track $index) {
-                      <i></i>
-                    }
-                  </span>
-                  <span class="unseen">{{ cell.days }} days</span>
-                } @else {
-                  <span class="why">{{ cell.because }}</span>
-                }
-              </td>
-            }
-          </tr>
         }
-      </tbody>
-    </table>
+      </ng-template>
+    </gumo-data-table>
   `,
   styles: `
     :host {
       /* What only a reader of the screen hears stays within what can be scrolled here. */
       position: relative;
       display: block;
-      overflow-x: auto;
     }
-    table {
-      inline-size: 100%;
-      border-collapse: collapse;
-      font-size: 13px;
-    }
-    caption {
+    h2 {
       padding-block-end: 6px;
-      font-size: 15.5px;
-      font-weight: 650;
-      text-align: start;
     }
-    th {
-      padding: 4px 6px;
-      font-weight: 600;
-      text-align: start;
-    }
-    thead th {
-      color: var(--ink-soft);
-      font-size: 12.5px;
-      vertical-align: bottom;
-    }
-    tbody th {
+    .child {
       display: flex;
       align-items: center;
       gap: 6px;
       white-space: nowrap;
-    }
-    td {
-      min-inline-size: 62px;
-      padding: 4px 6px;
-      vertical-align: middle;
-    }
-    tbody tr {
-      border-block-start: 1px solid var(--line);
     }
     .dots {
       display: inline-flex;
@@ -111,19 +70,25 @@ import type { Coverage } from '../../state/week-answers';
 export class CoverageRows {
   readonly coverage = input.required<readonly Coverage[]>();
   readonly childById = input.required<Readonly<Record<string, Child | undefined>>>();
-  protected readonly strands = STRANDS;
-  protected readonly titles = STRAND_TITLES;
+  protected readonly columns: readonly Column[] = [
+    { id: 'child', words: 'Child' },
+    ...STRANDS.map((strand) => ({ id: strand, words: STRAND_TITLES[strand] })),
+  ];
   /** One row more with every frame, so that the page stays quick. */
   protected readonly drawn = signal(1);
   protected readonly rows = computed(() =>
     this.coverage().flatMap(({ childId, touched, missing }) => {
       const child = this.childById()[childId];
       if (!child) return [];
-      const cells = STRANDS.map((strand) => ({
-        strand,
-        days: touched.find((one) => one.strand === strand)?.days ?? 0,
-        because: missing.find((one) => one.strand === strand)?.because ?? '',
-      }));
+      const cells: Record<string, { days: number; because: string }> = Object.fromEntries(
+        STRANDS.map((strand) => [
+          strand,
+          {
+            days: touched.find((one) => one.strand === strand)?.days ?? 0,
+            because: missing.find((one) => one.strand === strand)?.because ?? '',
+          },
+        ]),
+      );
       return [{ child, cells }];
     }),
   );

@@ -13,6 +13,7 @@ import {
 import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButton, MatIconButton } from '@angular/material/button';
 import { MatButtonToggleModule } from '@angular/material/button-toggle';
+import { MatRipple } from '@angular/material/core';
 import type { Band, Child, PlanEntry } from '@gumo/core/vocabulary';
 import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
@@ -48,18 +49,7 @@ export interface CardMove {
 @Component({
   selector: 'gumo-week-board',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [
-    BandSign,
-    CdkDrag,
-    CdkDropList,
-    CdkDropListGroup,
-    Icon,
-    MatButton,
-    MatButtonToggleModule,
-    MatIconButton,
-    PegMark,
-    WeekCard,
-  ],
+  imports: [BandSign, CdkDrag, CdkDropList, CdkDropListGroup, Icon, MatButton, MatButtonToggleModule, MatIconButton, MatRipple, PegMark, WeekCard],
   templateUrl: './week-board.html',
   styleUrl: './week-board.scss',
 })

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { MatIconButton } from '@angular/material/button';
+import { MatRipple } from '@angular/material/core';
 import type { Activity, Child, Moment, PlanEntry } from '@gumo/core/vocabulary';
 import { Icon } from '../../common/icon';
 import { PegMark } from '../../common/peg-mark';
@@ -23,9 +24,9 @@ export interface CardView {
 @Component({
   selector: 'gumo-week-card',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Icon, MatIconButton, PegMark],
+  imports: [Icon, MatIconButton, MatRipple, PegMark],
   template: `
-    <button type="button" class="open" [attr.aria-expanded]="chosen()" (click)="opened.emit()">
+    <button matRipple type="button" class="open" [attr.aria-expanded]="chosen()" (click)="opened.emit()">
       <span class="title">{{ view().activity?.title ?? 'No longer there' }}</span>&ngsp;
       <span class="meta">{{ meta() }}</span>&ngsp;
       <span class="unseen">{{ names() }}</span>

@@ -46,20 +46,11 @@ const SHOWN = 14;
           {{ hint }}
         }
       </p>
-      <div class="unseen">
-        <table>
-          <caption>
-            Ranges and what was counted
-          </caption>
-          @for (one of seen().ranges; track $index) {
-            <tr>
-              <td>{{ words(one.day) }}</td>
-              <td>{{ one.low }} to {{ one.high }}</td>
-              <td>{{ one.actual }}</td>
-            </tr>
-          }
-        </table>
-      </div>
+      <ul class="unseen" aria-label="Ranges and what was counted">
+        @for (one of seen().ranges; track $index) {
+          <li>{{ words(one.day) }}: {{ one.low }} to {{ one.high }}, counted {{ one.actual }}</li>
+        }
+      </ul>
     } @else {
       <p class="soft">The ranges of the jar will stand here, each beside what was counted.</p>
     }

@@ -52,31 +52,15 @@ interface Point {
         <li><i class="dashed"></i> with one slip forgiven</li>
         <li><i class="x">×</i> a word left out</li>
       </ul>
-      <div class="unseen">
-        <table>
-          <caption>
-            How far the words were said
-          </caption>
-          <tr>
-            <th scope="col">Day</th>
-            <th scope="col">without a slip to</th>
-            <th scope="col">furthest so far</th>
-            <th scope="col">asked to</th>
-            <th scope="col">with one slip forgiven to</th>
-            <th scope="col">left out</th>
-          </tr>
-          @for (one of saying().reaches; track $index) {
-            <tr>
-              <td>{{ words(one.day) }}</td>
-              <td>{{ one.reach }}</td>
-              <td>{{ one.furthest }}</td>
-              <td>{{ one.asked }}</td>
-              <td>{{ one.forgiven }}</td>
-              <td>{{ one.leftOut.join(', ') || 'nothing' }}</td>
-            </tr>
-          }
-        </table>
-      </div>
+      <ul class="unseen" aria-label="How far the words were said">
+        @for (one of saying().reaches; track $index) {
+          <li>
+            {{ words(one.day) }}: without a slip to {{ one.reach }}, furthest so far
+            {{ one.furthest }}, asked to {{ one.asked }}, with one slip forgiven to
+            {{ one.forgiven }}, left out {{ one.leftOut.join(', ') || 'nothing' }}
+          </li>
+        }
+      </ul>
     } @else {
       <p class="soft">How far the words go, day by day, will stand here after the first count.</p>
     }

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import type * as v from 'valibot';
+import { Cell, type Column, DataTable } from '../../../common/data-table';
 import { dayWords } from '../../../common/words';
 import {
   type BondRows,
@@ -12,139 +13,135 @@ import { SeenCell } from './seen-cell';
 
 const TO_TEN = Array.from({ length: 11 }, (_, n) => n);
 
+type NumeralRow = v.InferOutput<typeof NumeralRows>[number];
+const NUMERAL_COLUMNS: readonly Column[] = [
+  { id: 'n', words: 'Numeral' },
+  { id: 'named', words: 'named' },
+  { id: 'matched', words: 'to its amount' },
+  { id: 'ordered', words: 'in order' },
+  { id: 'missing', words: 'missing one' },
+  { id: 'written', words: 'written' },
+  { id: 'takenFor', words: 'taken for', class: 'words' },
+];
+const numberColumns = (first: string): readonly Column[] => [
+  { id: 'first', words: first },
+  ...TO_TEN.map((n) => ({ id: String(n), words: String(n), class: 'child-reads' })),
+];
+
 /** Every numeral 0 to 20 with what is done with it and what it is taken for. */
 @Component({
   selector: 'gumo-numerals-table',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SeenCell],
+  imports: [Cell, DataTable, SeenCell],
   template: `
-    <table>
-      <thead>
-        <tr>
-          <th scope="col">Numeral</th>
-          <th scope="col">named</th>
-          <th scope="col">to its amount</th>
-          <th scope="col">in order</th>
-          <th scope="col">missing one</th>
-          <th scope="col">written</th>
-          <th scope="col" class="words">taken for</th>
-        </tr>
-      </thead>
-      <tbody>
-        @for (row of rows(); track row.n) {
-          <tr [class.ten]="row.n % 10 === 0">
-            <th scope="row" class="child-reads">{{ row.n }}</th>
-            <td><gumo-seen-cell [seen]="row.named" /></td>
-            <td><gumo-seen-cell [seen]="row.matched" /></td>
-            <td><gumo-seen-cell [seen]="row.ordered" /></td>
-            <td><gumo-seen-cell [seen]="row.missing" /></td>
-            <td><gumo-seen-cell [seen]="row.written" /></td>
-            <td class="words">
-              @for (other of row.takenFor; track other.n) {
-                <span class="taken"
-                  ><b class="child-reads">{{ other.n }}</b>
-                  {{ other.times === 1 ? 'once' : other.times + ' times' }}</span
-                >
-              }
-            </td>
-          </tr>
+    <gumo-data-table label="Numerals" [columns]="columns" [rows]="rows()">
+      <ng-template [gumoCell]="rows()" let-row let-column="column">
+        @switch (column.id) {
+          @case ('n') {
+            <span class="child-reads">{{ row.n }}</span>
+          }
+          @case ('takenFor') {
+            @for (other of row.takenFor; track other.n) {
+              <span class="taken">
+                <b class="child-reads">{{ other.n }}</b>
+                {{ other.times === 1 ? 'once' : other.times + ' times' }}
+              </span>
+            }
+          }
+          @default {
+            <gumo-seen-cell [seen]="seenIn(row, column.id)" />
+          }
         }
-      </tbody>
-    </table>
+      </ng-template>
+    </gumo-data-table>
   `,
   styleUrl: './tables.scss',
 })
 export class NumeralsTable {
   readonly rows = input.required<v.InferOutput<typeof NumeralRows>>();
+  protected readonly columns = NUMERAL_COLUMNS;
+
+  protected seenIn(row: NumeralRow, id: string): NumeralRow['named'] {
+    return row[id as 'named'];
+  }
 }
+
+type BondRow = v.InferOutput<typeof BondRows>[number];
 
 /** The ways to make every whole from 2 to 10. */
 @Component({
   selector: 'gumo-bonds-grid',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SeenCell],
+  imports: [Cell, DataTable, SeenCell],
   template: `
     <p class="soft lead">
       Each place is one way: the part in view above, what it makes with the other one at the left.
       Above: both parts told. Below, with a line: one part hidden.
     </p>
-    <table class="grid">
-      <thead>
-        <tr>
-          <th scope="col">Whole</th>
-          @for (part of parts; track part) {
-            <th scope="col" class="child-reads">{{ part }}</th>
-          }
-        </tr>
-      </thead>
-      <tbody>
-        @for (row of rows(); track row.whole) {
-          <tr>
-            <th scope="row" class="child-reads">{{ row.whole }}</th>
-            @for (cell of row.cells; track cell.part) {
-              <td [attr.title]="cell.part + ' and ' + (row.whole - cell.part)">
-                <span class="unseen">{{ cell.part }} and {{ row.whole - cell.part }}, made</span>
-                <gumo-seen-cell [seen]="cell.made" />
-                <span class="unseen">hidden</span>
-                <gumo-seen-cell class="below" [seen]="cell.hidden" />
-              </td>
-            }
-          </tr>
+    <gumo-data-table class="grid" label="Number bonds" [columns]="columns" [rows]="rows()">
+      <ng-template [gumoCell]="rows()" let-row let-column="column">
+        @if (column.id === 'first') {
+          <span class="child-reads">{{ row.whole }}</span>
+        } @else if (cellOf(row, column.id); as cell) {
+          <span class="unseen">{{ cell.part }} and {{ row.whole - cell.part }}, made</span>
+          <gumo-seen-cell [seen]="cell.made" />
+          <span class="unseen">hidden</span>
+          <gumo-seen-cell class="below" [seen]="cell.hidden" />
         }
-      </tbody>
-    </table>
+      </ng-template>
+    </gumo-data-table>
   `,
   styleUrl: './tables.scss',
 })
 export class BondsGrid {
   readonly rows = input.required<v.InferOutput<typeof BondRows>>();
-  protected readonly parts = TO_TEN;
+  protected readonly columns = numberColumns('Whole');
+
+  protected cellOf(row: BondRow, id: string): BondRow['cells'][number] | undefined {
+    return row.cells.find(({ part }) => String(part) === id);
+  }
 }
+
+type Pair = v.InferOutput<typeof ComparedPairs>[number];
 
 /** All pairs 0 to 10: things above, numerals below. */
 @Component({
   selector: 'gumo-comparing-grid',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SeenCell],
+  imports: [Cell, DataTable, SeenCell],
   template: `
     <p class="soft lead">
       The larger amount at the left, the smaller above. Above: with things. Below, with a line: with
       numerals and signs.
     </p>
-    <table class="grid">
-      <thead>
-        <tr>
-          <th scope="col">Larger</th>
-          @for (n of numbers; track n) {
-            <th scope="col" class="child-reads">{{ n }}</th>
-          }
-        </tr>
-      </thead>
-      <tbody>
-        @for (row of rows(); track $index) {
-          <tr>
-            <th scope="row" class="child-reads">{{ $index }}</th>
-            @for (pair of row; track pair.smaller) {
-              <td>
-                <span class="unseen">{{ pair.larger }} and {{ pair.smaller }}, things</span>
-                <gumo-seen-cell [seen]="pair.things" />
-                <span class="unseen">numerals</span>
-                <gumo-seen-cell class="below" [seen]="pair.numerals" />
-              </td>
-            }
-          </tr>
+    <gumo-data-table class="grid" label="Comparing" [columns]="columns" [rows]="rows()">
+      <ng-template [gumoCell]="rows()" let-row let-column="column">
+        @if (column.id === 'first') {
+          <span class="child-reads">{{ row.larger }}</span>
+        } @else if (pairOf(row, column.id); as pair) {
+          <span class="unseen">{{ pair.larger }} and {{ pair.smaller }}, things</span>
+          <gumo-seen-cell [seen]="pair.things" />
+          <span class="unseen">numerals</span>
+          <gumo-seen-cell class="below" [seen]="pair.numerals" />
         }
-      </tbody>
-    </table>
+      </ng-template>
+    </gumo-data-table>
   `,
   styleUrl: './tables.scss',
 })
 export class ComparingGrid {
   readonly pairs = input.required<v.InferOutput<typeof ComparedPairs>>();
-  protected readonly numbers = TO_TEN;
+  protected readonly columns = numberColumns('Larger');
   protected readonly rows = computed(() =>
-    TO_TEN.map((n) => this.pairs().filter((pair) => pair.larger === n)),
+    TO_TEN.map((larger) => ({
+      larger,
+      pairs: this.pairs().filter((pair) => pair.larger === larger),
+    })),
   );
+
+  protected pairOf(row: { readonly pairs: readonly Pair[] }, id: string): Pair | undefined {
+    return row.pairs.find(({ smaller }) => String(smaller) === id);
+  }
 }
 
 const PICTURES: readonly (readonly [id: string, words: string])[] = [
@@ -161,49 +158,39 @@ const PICTURES: readonly (readonly [id: string, words: string])[] = [
 @Component({
   selector: 'gumo-glancing-table',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SeenCell],
+  imports: [Cell, DataTable, SeenCell],
   template: `
     <p class="soft lead">
       How many were told without counting; in seconds, the shortest look that was enough.
     </p>
-    <table>
-      <thead>
-        <tr>
-          <th scope="col">Number</th>
-          @for (picture of pictures; track picture[0]) {
-            <th scope="col">{{ picture[1] }}</th>
-          }
-        </tr>
-      </thead>
-      <tbody>
-        @for (row of rows(); track row.n) {
-          <tr>
-            <th scope="row" class="child-reads">{{ row.n }}</th>
-            @for (cell of row.cells; track $index) {
-              <td>
-                @if (cell) {
-                  <gumo-seen-cell
-                    [seen]="cell.seen"
-                    [note]="cell.seconds === null ? '' : cell.seconds + ' s'"
-                  />
-                }
-              </td>
-            }
-          </tr>
+    <gumo-data-table label="Told without counting" [columns]="columns" [rows]="rows()">
+      <ng-template [gumoCell]="rows()" let-row let-column="column">
+        @if (column.id === 'first') {
+          <span class="child-reads">{{ row.n }}</span>
+        } @else if (row.cells[column.id]; as cell) {
+          <gumo-seen-cell
+            [seen]="cell.seen"
+            [note]="cell.seconds === null ? '' : cell.seconds + ' s'"
+          />
         }
-      </tbody>
-    </table>
+      </ng-template>
+    </gumo-data-table>
   `,
   styleUrl: './tables.scss',
 })
 export class GlancingTable {
   readonly cells = input.required<v.InferOutput<typeof GlanceCells>>();
-  protected readonly pictures = PICTURES;
+  protected readonly columns: readonly Column[] = [
+    { id: 'first', words: 'Number' },
+    ...PICTURES.map(([id, words]) => ({ id, words })),
+  ];
   protected readonly rows = computed(() =>
     TO_TEN.slice(1).map((n) => ({
       n,
-      cells: PICTURES.map(
-        ([id]) => this.cells().find((cell) => cell.number === n && cell.picture === id) ?? null,
+      cells: Object.fromEntries(
+        this.cells()
+          .filter(({ number }) => number === n)
+          .map((cell) => [cell.picture, cell]),
       ),
     })),
   );

@@ -1,0 +1,78 @@
+import { NgTemplateOutlet } from '@angular/common';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  Directive,
+  TemplateRef,
+  computed,
+  contentChild,
+  inject,
+  input,
+} from '@angular/core';
+import { MatTableModule } from '@angular/material/table';
+
+/** A column of a table; the first one names its rows. */
+export interface Column {
+  readonly id: string;
+  readonly words: string;
+  /** Class of its cells. */
+  readonly class?: string;
+}
+
+/** What stands in a cell: `<ng-template [gumoCell]="rows()" let-row let-column="column">`. */
+@Directive({ selector: 'ng-template[gumoCell]' })
+export class Cell<Row> {
+  /** The rows of the table, for their type alone. */
+  readonly gumoCell = input.required<readonly Row[]>();
+  readonly template = inject<TemplateRef<{ $implicit: Row; column: Column }>>(TemplateRef);
+
+  static ngTemplateContextGuard<Row>(
+    _cell: Cell<Row>,
+    context: unknown,
+  ): context is { $implicit: Row; column: Column } {
+    return context !== null;
+  }
+}
+
+/** Material's table, with columns as data. */
+@Component({
+  selector: 'gumo-data-table',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [MatTableModule, NgTemplateOutlet],
+  template: `
+    <table mat-table [dataSource]="rows()" [attr.aria-label]="label()">
+      @for (column of columns(); track column.id; let first = $first) {
+        <ng-container [matColumnDef]="column.id">
+          <th mat-header-cell *matHeaderCellDef scope="col" [class]="column.class ?? ''">
+            {{ column.words }}
+          </th>
+          <td
+            mat-cell
+            *matCellDef="let row"
+            [class]="column.class ?? ''"
+            [attr.role]="first ? 'rowheader' : null"
+          >
+            <ng-container
+              *ngTemplateOutlet="cell().template; context: { $implicit: row, column }"
+            />
+          </td>
+        </ng-container>
+      }
+      <tr mat-header-row *matHeaderRowDef="ids()"></tr>
+      <tr mat-row *matRowDef="let row; columns: ids()"></tr>
+    </table>
+  `,
+  styles: `
+    :host {
+      display: block;
+      overflow-x: auto;
+    }
+  `,
+})
+export class DataTable<Row> {
+  readonly label = input.required<string>();
+  readonly columns = input.required<readonly Column[]>();
+  readonly rows = input.required<readonly Row[]>();
+  protected readonly cell = contentChild.required<Cell<Row>>(Cell);
+  protected readonly ids = computed(() => this.columns().map(({ id }) => id));
+}
