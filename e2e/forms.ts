@@ -9,6 +9,15 @@ export async function choose(
   const page = 'page' in within ? within.page() : within;
   await within.getByRole('combobox', { name: label }).click();
   await page
-    .getByRole('option', typeof option === 'string' ? { name: option, exact: true } : { name: option })
+    .getByRole(
+      'option',
+      typeof option === 'string' ? { name: option, exact: true } : { name: option },
+    )
     .click();
+}
+
+/** Opens one of the details of a child. */
+export async function openDetail(page: Page, name: string): Promise<void> {
+  await page.locator('nav.tabs button').click();
+  await page.getByRole('menuitem', { name, exact: true }).click();
 }

@@ -1,4 +1,5 @@
 import type { Page } from '@playwright/test';
+import { openDetail } from '../forms';
 import { asked, expect, note, seriousFaults, test } from '../world';
 
 /** Every screen, by the steps that lead there from Today. */
@@ -62,15 +63,15 @@ const SCREENS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
     await page.getByRole('link', { name: /Kofi/ }).click();
     for (const tab of [
       'Numerals',
-      'Bonds',
-      'Glancing',
+      'Number bonds',
+      'Subitizing',
       'Writing',
       'Comparing',
-      'Slips',
+      'Common errors',
       'Measuring',
-      'Saying',
+      'Rote counting',
     ]) {
-      await page.getByRole('link', { name: tab, exact: true }).click();
+      await openDetail(page, tab);
       await expect(page.locator('gumo-details-tab section *').first()).toBeVisible();
       expect(await seriousFaults(page), tab).toEqual([]);
     }
@@ -104,7 +105,10 @@ const SCREENS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
   },
   'the cupboard': async (page) => {
     await page.getByRole('link', { name: 'Cupboard' }).click();
-    await page.getByRole('button', { name: /cork discs/ }).click();
+    await page
+      .getByRole('button', { name: /cork discs/ })
+      .first()
+      .click();
     await page.getByRole('button', { name: 'Paste a list' }).click();
     await page.getByRole('button', { name: 'Pack one' }).click();
   },
@@ -112,10 +116,10 @@ const SCREENS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
     await page.getByRole('link', { name: 'Household' }).click();
     await expect(page.getByRole('radiogroup', { name: 'Paper' })).toBeVisible();
     expect(await seriousFaults(page), 'choices').toEqual([]);
-    await page.getByRole('link', { name: 'The day' }).click();
+    await page.getByRole('tab', { name: 'The day' }).click();
     await expect(page.getByRole('group', { name: 'Open days' })).toBeVisible();
     expect(await seriousFaults(page), 'the day').toEqual([]);
-    await page.getByRole('link', { name: 'Records' }).click();
+    await page.getByRole('tab', { name: 'Records' }).click();
     await page.getByRole('button', { name: 'Make a copy now' }).click();
     await page.getByRole('button', { name: /^Take back the copy/ }).click();
   },
@@ -164,14 +168,14 @@ const SCREENS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
   'the sittings of a child': async (page) => {
     await page.getByRole('link', { name: 'Children' }).click();
     await page.getByRole('link', { name: /Kofi/ }).click();
-    await page.getByRole('link', { name: 'Sittings' }).click();
-    await page.locator('tbody button').first().click();
-    await expect(page.locator('.opened')).toBeVisible();
+    await page.getByRole('tab', { name: 'Sessions' }).click();
+    await page.locator('mat-expansion-panel-header').first().click();
+    await expect(page.locator('mat-expansion-panel li').first()).toBeVisible();
   },
   'a family page, and forgetting': async (page) => {
     await page.getByRole('link', { name: 'Children' }).click();
     await page.getByRole('link', { name: /Kofi/ }).click();
-    await page.getByRole('link', { name: 'Family', exact: true }).click();
+    await page.getByRole('tab', { name: 'Family report' }).click();
     await page.getByRole('checkbox', { name: 'Published goals as a second page' }).click();
     expect(await seriousFaults(page), 'family page').toEqual([]);
     await page.getByRole('link', { name: 'Change', exact: true }).click();

@@ -109,8 +109,8 @@ async function tryOf(
 
   await finish(page);
   await page.locator('.ended').getByRole('link', { name: child }).tap();
-  await page.getByRole('link', { name: 'Sittings' }).tap();
-  const row = page.locator('tbody button').first();
+  await page.getByRole('tab', { name: 'Sessions' }).tap();
+  const row = page.locator('mat-expansion-panel-header').first();
   await row.tap();
-  await expect(page.locator('.opened li')).toHaveCount(noted.length);
+  await expect(page.locator('mat-expansion-panel li')).toHaveCount(noted.length);
 }

@@ -54,7 +54,7 @@ test('jotted in two taps from anywhere, seen at the day’s end and on the child
   await expect(page.getByRole('textbox')).toHaveValue('A calm day.');
 
   await page.getByRole('link', { name: 'Ilse' }).click();
-  await page.getByRole('link', { name: 'Sittings' }).click();
+  await page.getByRole('tab', { name: 'Sessions' }).click();
   await expect(page.getByRole('region', { name: 'Jotted down' })).toContainText(
     'counts the stairs by herself',
   );

@@ -81,6 +81,7 @@ test('the whole sitting by keyboard alone', async ({ page }) => {
   await page.keyboard.press('?');
   await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
   await page.keyboard.press('Escape');
+  await expect(page.locator('.cdk-overlay-backdrop')).toHaveCount(0);
   await page.keyboard.press('t');
   await expect(page.getByRole('heading', { name: /Tuesday/ })).toBeVisible();
 });

@@ -1,5 +1,6 @@
 /* global document */
 import type { Page } from '@playwright/test';
+import { openDetail } from '../forms';
 import { expect, test } from '../world';
 
 const open = async (page: Page, tool: string, names: readonly string[]): Promise<void> => {
@@ -16,7 +17,7 @@ const open = async (page: Page, tool: string, names: readonly string[]): Promise
 const measuringOf = async (page: Page, child: RegExp): Promise<void> => {
   await page.getByRole('link', { name: 'Children', exact: true }).click();
   await page.getByRole('link', { name: child }).click();
-  await page.getByRole('link', { name: 'Measuring', exact: true }).click();
+  await openDetail(page, 'Measuring');
 };
 
 test('six things are weighed while two children predict; another dividing weight sorts them anew', async ({
@@ -67,7 +68,7 @@ test('six things are weighed while two children predict; another dividing weight
   await expect(page.getByText('5 as predicted, one surprise')).toBeVisible();
   await measuringOf(page, /Mirela/);
   await expect(page.getByText('1 as predicted, 5 surprises')).toBeVisible();
-  await page.getByRole('link', { name: 'Sittings', exact: true }).click();
+  await page.getByRole('tab', { name: 'Sessions' }).click();
   await expect(page.getByText('Lighter or heavier than this').first()).toBeVisible();
 });
 
@@ -172,7 +173,7 @@ test('every tool works by keys alone', async ({ page }) => {
     name: string | RegExp,
     role: 'button' | 'radio' = 'button',
   ): Promise<void> => {
-    const wanted = page.locator('gumo-measure').getByRole(role, { name }).first();
+    const wanted = page.locator('gumo-measure').getByRole(role, { name, exact: true }).first();
     await expect(wanted).toBeVisible();
     for (let presses = 0; presses < 90; presses++) {
       if (await wanted.evaluate((one) => one === document.activeElement)) return;
@@ -227,8 +228,10 @@ test('every tool works by keys alone', async ({ page }) => {
     /kites: 3/,
   );
   await tool('Patterns');
-  await reach('AAB', 'radio');
-  await page.keyboard.press('Space');
+  // Within a group the arrows choose.
+  await reach('AB', 'radio');
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByRole('radio', { name: 'AAB', exact: true })).toBeChecked();
   await reach(/^blue round$/);
   await page.keyboard.press('Enter');
   await expect(page.locator('.told')).toHaveText('That goes on.');

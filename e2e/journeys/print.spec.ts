@@ -83,7 +83,7 @@ test('mats for two children, printed from today', async ({ page, server }) => {
   await page.goto(`${server.url}/activities/build-frame`);
   await page.getByRole('button', { name: /^Mirela/ }).click();
   await page.getByRole('link', { name: 'Ten frame mat for Mirela' }).click();
-  await expect(page.getByRole('combobox', { name: /^for/ })).toContainText(takers[1]!.name);
+  await expect(page.getByRole('combobox', { name: /^for/ })).toContainText('Mirela');
 });
 
 test('a digit traced on the screen: the way, and turned round', async ({ page, server }) => {

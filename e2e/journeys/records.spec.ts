@@ -61,7 +61,7 @@ test('the household goes out as a file and comes in again; a table is looked at 
 
   await page.getByRole('link', { name: 'Children' }).click();
   await page.getByRole('link', { name: /Kofi/ }).click();
-  await page.getByRole('link', { name: 'Family', exact: true }).click();
+  await page.getByRole('tab', { name: 'Family report' }).click();
   await page.getByRole('checkbox', { name: /^Say: Counts back from five/ }).click();
   await page.getByRole('button', { name: 'Keep this page' }).click();
   const kept = page.locator('.kept a');
@@ -79,7 +79,7 @@ test('a drawing is kept with its date and words, and nothing of the camera', asy
 }) => {
   await page.getByRole('link', { name: 'Children' }).click();
   await page.getByRole('link', { name: /Mirela/ }).click();
-  await page.getByRole('link', { name: 'Work', exact: true }).click();
+  await page.getByRole('tab', { name: 'Work samples' }).click();
   const picture = await page.screenshot({ clip: { x: 0, y: 0, width: 400, height: 300 } });
   await page
     .getByLabel('A picture of a drawing or sheet')

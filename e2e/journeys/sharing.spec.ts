@@ -29,11 +29,11 @@ test('a second browser is paired as a helper, sees today alone, locks, and is le
 }) => {
   const port = await freePort();
   await page.getByRole('link', { name: 'Household' }).click();
-  await page.getByRole('link', { name: 'Sharing' }).click();
+  await page.getByRole('tab', { name: 'Sharing' }).click();
   await page.getByLabel('The new one').fill('password123');
   await page.getByLabel('Once more').fill('password123');
   await page.getByRole('button', { name: 'Keep the password' }).click();
-  await expect(page.getByRole('alert')).toContainText('common passwords');
+  await expect(page.locator('mat-error')).toContainText('common passwords');
   await page.getByLabel('The new one').fill(PASSWORD);
   await page.getByLabel('Once more').fill(PASSWORD);
   await page.getByRole('button', { name: 'Keep the password' }).click();
@@ -75,7 +75,7 @@ test('a second browser is paired as a helper, sees today alone, locks, and is le
   await expect(other.getByRole('heading', { name: 'Locked' })).toBeHidden();
 
   await page.getByRole('link', { name: 'Household' }).click();
-  await page.getByRole('link', { name: 'Sharing' }).click();
+  await page.getByRole('tab', { name: 'Sharing' }).click();
   await page.getByRole('button', { name: 'Let Loft tablet in no more' }).click();
   await page.getByRole('button', { name: 'Let it in no more' }).click();
   await expect(page.getByText('None yet.')).toBeVisible();

@@ -39,6 +39,8 @@ export class Cell<Row> {
   selector: 'gumo-data-table',
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [MatTableModule, NgTemplateOutlet],
+  // What does not fit is scrolled, by keys as well.
+  host: { tabindex: '0' },
   template: `
     <table mat-table [dataSource]="rows()" [attr.aria-label]="label()">
       @for (column of columns(); track column.id; let first = $first) {
@@ -66,6 +68,9 @@ export class Cell<Row> {
     :host {
       display: block;
       overflow-x: auto;
+    }
+    :host:focus-visible {
+      outline-offset: -3px;
     }
   `,
 })

@@ -33,7 +33,7 @@ const KEYS: readonly (readonly [string, string])[] = [
   imports: [MatButton, MatDialogModule],
   template: `
     <h2 mat-dialog-title>Keys</h2>
-    <mat-dialog-content>
+    <mat-dialog-content tabindex="0">
       <dl>
         @for (key of keys; track key[0]) {
           <dt>{{ key[0] }}</dt>

@@ -48,7 +48,12 @@ export type Settled = Readonly<Record<string, 'here' | 'there'>>;
     </mat-dialog-content>
     <mat-dialog-actions align="end">
       <button matButton type="button" (click)="ref.close(null)">Back, without keeping</button>
-      <button matButton="filled" type="button" [disabled]="!isSettled()" (click)="ref.close(chosen())">
+      <button
+        matButton="filled"
+        type="button"
+        [disabled]="!isSettled()"
+        (click)="ref.close(chosen())"
+      >
         Keep
       </button>
     </mat-dialog-actions>

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
-import { FormControl, ReactiveFormsModule } from '@angular/forms';
+import { FormBuilder, ReactiveFormsModule } from '@angular/forms';
 import { MatButton } from '@angular/material/button';
 import { MatDialogModule } from '@angular/material/dialog';
 import { MatFormFieldModule } from '@angular/material/form-field';
@@ -13,7 +13,7 @@ import { Door } from '../common/door';
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [MatButton, MatDialogModule, MatFormFieldModule, MatInputModule, ReactiveFormsModule],
   template: `
-    <form (ngSubmit)="open()">
+    <form [formGroup]="form" (ngSubmit)="open()">
       <p class="name" aria-hidden="true">gumo</p>
       <h1 mat-dialog-title>Locked</h1>
       <p class="soft">Nobody was here for a while. The PIN of this device opens it.</p>
@@ -26,7 +26,7 @@ import { Door } from '../common/door';
           autocomplete="off"
           maxlength="8"
           cdkFocusInitial
-          [formControl]="pin"
+          formControlName="pin"
         />
       </mat-form-field>
       @if (message(); as text) {
@@ -60,14 +60,14 @@ import { Door } from '../common/door';
 })
 export class LockScreen {
   private readonly door = inject(Door);
-  protected readonly pin = new FormControl('', { nonNullable: true });
+  protected readonly form = inject(FormBuilder).nonNullable.group({ pin: [''] });
   protected readonly message = signal<string | null>(null);
   protected readonly busy = signal(false);
 
   protected async open(): Promise<void> {
     this.busy.set(true);
     try {
-      await this.door.unlock(this.pin.value);
+      await this.door.unlock(this.form.getRawValue().pin);
     } catch (error) {
       const wrong = error instanceof ApiProblem && error.status === 422;
       this.message.set(
@@ -75,7 +75,7 @@ export class LockScreen {
           ? 'This is not the PIN. After five misses the device is signed out.'
           : (error as Error).message,
       );
-      this.pin.reset();
+      this.form.reset();
     } finally {
       this.busy.set(false);
     }

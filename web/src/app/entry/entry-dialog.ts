@@ -36,7 +36,17 @@ export interface EntryDialogData {
 @Component({
   selector: 'gumo-entry-dialog',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatButton, MatButtonToggleModule, MatCheckboxModule, MatDialogModule, MatFormFieldModule, MatInputModule, MatSelectModule, PegMark, ReactiveFormsModule],
+  imports: [
+    MatButton,
+    MatButtonToggleModule,
+    MatCheckboxModule,
+    MatDialogModule,
+    MatFormFieldModule,
+    MatInputModule,
+    MatSelectModule,
+    PegMark,
+    ReactiveFormsModule,
+  ],
   templateUrl: './entry-dialog.html',
   styleUrl: './entry-dialog.scss',
 })

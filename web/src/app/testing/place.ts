@@ -1,5 +1,6 @@
 import type { HarnessLoader } from '@angular/cdk/testing';
 import { TestbedHarnessEnvironment } from '@angular/cdk/testing/testbed';
+import { MatCheckboxHarness } from '@angular/material/checkbox/testing';
 import { type Provider, type Type, provideZonelessChangeDetection, signal } from '@angular/core';
 import { type ComponentFixture, TestBed } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
@@ -178,6 +179,12 @@ export class Place<T> {
     field.value = value;
     for (const event of ['input', 'change']) field.dispatchEvent(new Event(event));
     await this.settle();
+  }
+
+  /** Ticks a box, or takes its tick away. */
+  async tick(label: RegExp | string, on: boolean): Promise<void> {
+    const box = await this.loader.getHarness(MatCheckboxHarness.with({ label }));
+    await (on ? box.check() : box.uncheck());
   }
 
   /** Opens a list and chooses what says so. */

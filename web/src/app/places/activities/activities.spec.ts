@@ -26,7 +26,7 @@ describe('the list of activities', () => {
   it('narrows by skill to those that serve it', async () => {
     const place = await Place.open(Activities);
     const skill = SKILLS.find((one) => one.id === 'bond-5')!;
-    await place.fill(/^Skill/, skill.id);
+    await place.fill(/^Skill/, skill.title);
     const serving = LIBRARY.filter((one) => matchSkills(one.skills).includes(skill.id));
     expect(titles(place).sort()).toEqual(serving.map((one) => one.title).sort());
     expect(place.text).toContain(`for “${skill.title}”`);

@@ -25,6 +25,7 @@ import { careFor, needsOf } from '@gumo/core/things';
 import { type Activity, BANDS, type Child, ageOn } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
 import { map } from 'rxjs';
+import { ActivityPicture } from '../../common/activity-picture';
 import { BAND_WORDS, BandSign } from '../../common/band-sign';
 import { Clock } from '../../common/clock';
 import { Icon } from '../../common/icon';
@@ -51,7 +52,18 @@ const YEAR = 12;
 @Component({
   selector: 'gumo-activities',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [BandSign, Icon, MatButton, MatButtonToggleModule, MatFormFieldModule, MatInputModule, MatSelectModule, PegMark, RouterLink],
+  imports: [
+    ActivityPicture,
+    BandSign,
+    Icon,
+    MatButton,
+    MatButtonToggleModule,
+    MatFormFieldModule,
+    MatInputModule,
+    MatSelectModule,
+    PegMark,
+    RouterLink,
+  ],
   templateUrl: './activities.html',
   styleUrl: './activities.scss',
 })

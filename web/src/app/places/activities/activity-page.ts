@@ -56,7 +56,17 @@ const SAMPLES = 4;
 @Component({
   selector: 'gumo-activity-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [BandSign, CautionList, Icon, MatButton, MatButtonModule, MatButtonToggleModule, PegMark, RouterLink, SceneView],
+  imports: [
+    BandSign,
+    CautionList,
+    Icon,
+    MatButton,
+    MatButtonModule,
+    MatButtonToggleModule,
+    PegMark,
+    RouterLink,
+    SceneView,
+  ],
   templateUrl: './activity-page.html',
   styleUrl: './activity-page.scss',
 })

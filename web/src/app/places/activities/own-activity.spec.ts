@@ -27,9 +27,11 @@ describe('an activity of one’s own', () => {
     const place = await open({});
     await place.fill(/^Watch for/, 'Both hands');
     await place.submit();
-    expect(place.find('[role=alert]').textContent).toContain('title must not be empty');
-    expect(place.find('label.wrong').textContent).toContain('Title');
-    expect(place.find('label', /^Watch for/).querySelector('input')!.value).toBe('Both hands');
+    expect(place.find('mat-form-field', /^Title/).textContent).toContain('Must not be empty.');
+    expect(place.find('[role=alert]').textContent).toContain('Name at least one skill.');
+    expect(place.find('mat-form-field', /^Watch for/).querySelector('input')!.value).toBe(
+      'Both hands',
+    );
     expect(place.sent).toEqual([]);
   });
 
@@ -115,7 +117,7 @@ describe('the songbook', () => {
     const place = await open();
     await place.click(/A song/);
     await place.submit();
-    expect(place.find('[role=alert]').textContent).toContain('title must not be empty');
+    expect(place.all('mat-error')).toEqual(['Must not be empty.']);
     await place.fill(/^Title/, 'Ten drums');
     await place.fill(/^It counts/, 'up');
     await place.fill(/^from/, '1');

@@ -257,7 +257,7 @@ export class OwnActivityForm {
     checksItself: [EMPTY.checksItself],
     hazards: [[...EMPTY.hazards]],
     skills: [[...EMPTY.skills], valid(FIELDS.skills)],
-    rounds: [EMPTY.rounds],
+    rounds: this.builder.control<Draft['rounds']>(undefined),
     easier: [''],
     harder: [''],
     watchFor: [''],

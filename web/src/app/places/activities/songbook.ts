@@ -95,7 +95,12 @@ const EMPTY: Omit<Song, 'id'> = {
               <h2>{{ song.title }}</h2>
               <p class="soft">{{ song.direction }} from {{ song.from }} to {{ song.to }}</p>
             </div>
-            <button matIconButton type="button" [attr.aria-label]="'Change ' + song.title" (click)="write(song)">
+            <button
+              matIconButton
+              type="button"
+              [attr.aria-label]="'Change ' + song.title"
+              (click)="write(song)"
+            >
               <gumo-icon name="edit" />
             </button>
           </header>

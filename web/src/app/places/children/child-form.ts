@@ -93,7 +93,20 @@ const CHILD_WORDS: FieldWords = {
 @Component({
   selector: 'gumo-child-form',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AllergenField, ForgetChild, MatButton, MatButtonToggleModule, MatCheckboxModule, MatFormFieldModule, MatInputModule, MatRadioModule, MatSelectModule, PegMark, ReactiveFormsModule, RouterLink],
+  imports: [
+    AllergenField,
+    ForgetChild,
+    MatButton,
+    MatButtonToggleModule,
+    MatCheckboxModule,
+    MatFormFieldModule,
+    MatInputModule,
+    MatRadioModule,
+    MatSelectModule,
+    PegMark,
+    ReactiveFormsModule,
+    RouterLink,
+  ],
   templateUrl: './child-form.html',
   styleUrl: './child-form.scss',
 })

@@ -50,7 +50,17 @@ const DETAILS: readonly Tab[] = [
 @Component({
   selector: 'gumo-child-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Icon, MatButton, MatFormFieldModule, MatMenuModule, MatSelectModule, MatTabsModule, PegMark, RouterLink, RouterOutlet],
+  imports: [
+    Icon,
+    MatButton,
+    MatFormFieldModule,
+    MatMenuModule,
+    MatSelectModule,
+    MatTabsModule,
+    PegMark,
+    RouterLink,
+    RouterOutlet,
+  ],
   templateUrl: './child-page.html',
   styleUrl: './child-page.scss',
 })

@@ -25,7 +25,7 @@ describe('a page for the family', () => {
       inputs: { id: id(1) },
       answers: { '/families/draft': draft, '/families': [] },
     });
-    await place.click('Say: Counts five things.');
+    await place.click('Say: Counts five things.', 'input[type=checkbox]');
     const first = place.find<HTMLTextAreaElement>('textarea');
     first.value = 'Juno counts to ten on the stairs.';
     first.dispatchEvent(new Event('input'));
@@ -38,7 +38,7 @@ describe('a page for the family', () => {
     expect(place.find<HTMLAnchorElement>('.kept a').href).toContain(
       `/api/papers/family/${kept.id}.pdf`,
     );
-    await place.click('Published goals as a second page');
+    await place.tick('Published goals as a second page', true);
     await place.click('Keep this page');
     expect((place.sent[1]!.body as FamilyLetter).goals.length).toBe(1);
   });

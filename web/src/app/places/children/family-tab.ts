@@ -58,7 +58,15 @@ interface Sentence {
 @Component({
   selector: 'gumo-family-tab',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Icon, MatButton, MatButtonToggleModule, MatCheckbox, MatIconButton, MatInputModule, TextFieldModule],
+  imports: [
+    Icon,
+    MatButton,
+    MatButtonToggleModule,
+    MatCheckbox,
+    MatIconButton,
+    MatInputModule,
+    TextFieldModule,
+  ],
   templateUrl: './family-tab.html',
   styleUrl: './family-tab.scss',
 })

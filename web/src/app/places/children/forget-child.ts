@@ -74,7 +74,13 @@ const Forgotten = v.object({
         }
         <div class="ways">
           <button matButton type="button" (click)="open.set(false)">No</button>
-          <button matButton type="button" class="forget" [disabled]="!isSame() || busy()" (click)="forget()">
+          <button
+            matButton
+            type="button"
+            class="forget"
+            [disabled]="!isSame() || busy()"
+            (click)="forget()"
+          >
             {{ busy() ? 'Forgetting …' : 'Forget for good' }}
           </button>
         </div>

@@ -54,16 +54,38 @@ const Lines = v.array(SampleLine);
       <form class="sheet" (submit)="keep($event)">
         <img [src]="'data:image/jpeg;base64,' + image" alt="The picture as it will be kept" />
         <div class="fields">
-          <mat-form-field><mat-label>Made on</mat-label><input matInput #made type="date" [max]="today()" [value]="day()" (input)="day.set(made.value)" /></mat-form-field>
-          <mat-form-field><mat-label>At</mat-label><mat-select [value]="activityId()" (selectionChange)="activityId.set($event.value)">
+          <mat-form-field
+            ><mat-label>Made on</mat-label
+            ><input
+              matInput
+              #made
+              type="date"
+              [max]="today()"
+              [value]="day()"
+              (input)="day.set(made.value)"
+          /></mat-form-field>
+          <mat-form-field
+            ><mat-label>At</mat-label
+            ><mat-select [value]="activityId()" (selectionChange)="activityId.set($event.value)">
               <mat-option value="">no activity</mat-option>
               @for (one of activities(); track one.id) {
                 <mat-option [value]="one.id">
                   {{ one.title }}
                 </mat-option>
               }
-            </mat-select></mat-form-field>
-          <mat-form-field><mat-label>In the child’s words, or yours</mat-label><textarea matInput #said rows="3" maxlength="400" [value]="words()" (input)="words.set(said.value)"></textarea></mat-form-field>
+            </mat-select></mat-form-field
+          >
+          <mat-form-field
+            ><mat-label>In the child’s words, or yours</mat-label
+            ><textarea
+              matInput
+              #said
+              rows="3"
+              maxlength="400"
+              [value]="words()"
+              (input)="words.set(said.value)"
+            ></textarea>
+          </mat-form-field>
           <div class="ways">
             <button matButton type="button" (click)="draft.set(null)">No</button>
             <button matButton="filled" type="submit">Keep</button>
@@ -84,7 +106,12 @@ const Lines = v.array(SampleLine);
           @if (line.words) {
             <p>{{ line.words }}</p>
           }
-          <button matIconButton type="button" [attr.aria-label]="'Take out the work of ' + dayWords(line.day)" (click)="remove(line)">
+          <button
+            matIconButton
+            type="button"
+            [attr.aria-label]="'Take out the work of ' + dayWords(line.day)"
+            (click)="remove(line)"
+          >
             <gumo-icon name="remove" />
           </button>
         </li>

@@ -1,3 +1,4 @@
+import { MatExpansionPanelHarness } from '@angular/material/expansion/testing';
 import type { Observation } from '@gumo/core/vocabulary';
 import { Place, TODAY, aChild, id } from '../../testing/place';
 import { SittingsTab } from './sittings-tab';
@@ -88,11 +89,11 @@ describe('the sittings of a child', () => {
 
   it('stand with the ranges they went through, the mood and the words jotted down', async () => {
     const place = await open();
-    expect(place.all('tbody tr > *')).toEqual([
+    expect(place.all('mat-panel-title')).toEqual(['A lot and a few']);
+    expect(place.all('mat-panel-description > *')).toEqual([
       'Tue 10 Mar',
-      'A lot and a few',
       'to 5, then to 10',
-      '2',
+      '2 tries',
       'calm',
     ]);
     expect(place.all('.notes p')[0]).toBe('Tue 10 Mar drums the numbers');
@@ -100,13 +101,14 @@ describe('the sittings of a child', () => {
 
   it('open to their tries: this child’s that stand, what was answered and what slipped', async () => {
     const place = await open();
-    await place.click('A lot and a few');
-    expect(place.all('.opened li > *')).toEqual([
+    const panel = await place.loader.getHarness(MatExpansionPanelHarness);
+    await panel.expand();
+    expect(place.all('mat-expansion-panel li > *')).toEqual([
       'seven',
       'not yet',
       'counted 7 to 8; touched one twice',
     ]);
-    await place.click('A lot and a few');
-    expect(place.element.querySelector('.opened')).toBeNull();
+    await panel.collapse();
+    expect(await panel.isExpanded()).toBeFalse();
   });
 });

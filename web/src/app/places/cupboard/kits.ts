@@ -48,11 +48,12 @@ export class Kits {
   protected readonly checking = signal<Kit | null>(null);
   protected readonly faultOf = faultOf;
   private readonly builder = inject(FormBuilder).nonNullable;
+  protected readonly contents = this.builder.record<number>({});
   protected readonly form = this.builder.group({
     title: ['', valid(Kit.entries.title)],
     activityId: [null as string | null],
     changeAfterWeeks: [4, valid(Kit.entries.changeAfterWeeks)],
-    contents: this.builder.record<number>({}),
+    contents: this.contents,
   });
   /** How many of each thing were found in the kit that is checked. */
   protected readonly found = this.builder.record<number>({});
@@ -105,7 +106,7 @@ export class Kits {
       checked: null,
       version: 0,
     };
-    const { contents } = this.form.controls;
+    const { contents } = this;
     for (const id of Object.keys(contents.controls)) contents.removeControl(id);
     for (const { thingId, count } of next.contents)
       contents.addControl(thingId, this.amount(count));
@@ -120,7 +121,7 @@ export class Kits {
   }
 
   protected put(thingId: string): void {
-    const { contents } = this.form.controls;
+    const { contents } = this;
     contents.addControl(thingId, this.amount(1));
     this.form.markAsDirty();
     this.packed.set(Object.keys(contents.controls));

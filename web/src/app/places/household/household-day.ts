@@ -225,7 +225,8 @@ export class HouseholdDay {
         : [];
       if (cards.length > 0) {
         const others = known.filter((one) => one.id !== moment.id);
-        const data: MomentCardsData = { moment, cards, others };
+        const { id, name } = moment;
+        const data: MomentCardsData = { moment: { id, name }, cards, others };
         const asked = this.dialog.open<MomentCards, MomentCardsData, boolean>(MomentCards, {
           data,
         });

@@ -1,4 +1,5 @@
 import type { Household as Settings } from '@gumo/core/vocabulary';
+import { MatSelectHarness } from '@angular/material/select/testing';
 import { ApiProblem } from '../../common/api';
 import { Place } from '../../testing/place';
 import { Household } from './household';
@@ -32,7 +33,10 @@ describe('the household’s choices', () => {
     await choose(place, 'Filling a ten frame', 'pairs downwards');
     await choose(place, 'Table time a week', '4');
     await choose(place, 'The 4', 'closed');
-    await choose(place, 'Number of the week', '7');
+    const weekly = await place.loader.getHarness(
+      MatSelectHarness.with({ selector: '[aria-label="Number of the week"]' }),
+    );
+    await weekly.clickOptions({ text: '7' });
     await choose(place, 'Against the clock', 'yes');
     expect(choices(place, 'Filling a ten frame')).toEqual(['pairs downwards']);
     await place.submit();
@@ -52,8 +56,7 @@ describe('the household’s choices', () => {
     const place = await Place.open(Household);
     await place.fill(/^Name/, '  ');
     await place.submit();
-    expect(place.find('[role=alert]').textContent).toContain('name must not be empty');
-    expect(place.find('label.name').classList).toContain('wrong');
+    expect(place.find('mat-form-field', /^Name/).textContent).toContain('Must not be empty.');
     expect(place.sent).toEqual([]);
   });
 
@@ -74,9 +77,7 @@ describe('the household’s day', () => {
     await place.fill(/Last closed day/, '2026-04-03');
     await place.fill(/What for/, 'Spring break');
     await place.submit();
-    expect(place.find('[role=alert]').textContent).toContain(
-      'Closed days 1: the last day must not',
-    );
+    expect(place.all('mat-error')).toEqual(['Must not lie before the first day.']);
     expect(place.sent).toEqual([]);
     await place.fill(/Last closed day/, '2026-04-10');
     await place.submit();

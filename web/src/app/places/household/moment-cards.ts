@@ -12,7 +12,7 @@ export const MomentCardsAnswer = v.array(
   v.object({ id: v.string(), day: v.string(), title: v.string() }),
 );
 export interface MomentCardsData {
-  readonly moment: Moment;
+  readonly moment: Pick<Moment, 'id' | 'name'>;
   readonly cards: v.InferOutput<typeof MomentCardsAnswer>;
   /** Where they could go. */
   readonly others: readonly Moment[];

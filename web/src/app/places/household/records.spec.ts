@@ -14,7 +14,7 @@ const backup = (day: string, kind = 'daily') => ({
 });
 /** A file as a person would pick it. */
 async function pick<T>(place: Place<T>, label: RegExp, name: string, text: string): Promise<void> {
-  const input = place.find('label', label).querySelector('input')!;
+  const input = place.find<HTMLInputElement>('input[type=file]', label);
   const files = new DataTransfer();
   const file = new File([text], name);
   files.items.add(file);
@@ -104,10 +104,7 @@ describe('a table that comes in', () => {
     expect([body(-1)['dry'], body(-1)['mapping']]).toEqual([true, null]);
     expect(place.element.textContent).toContain('1 would come in');
     expect(place.all('li.refused')[0]).toContain('maybe');
-    const select = place.find('label', /^skill/).querySelector('select')!;
-    select.value = 'who';
-    select.dispatchEvent(new Event('change'));
-    await place.settle();
+    await place.fill(/^skill/, 'who');
     expect(body(-1)['mapping']).toEqual({ child: 'who', day: 'date', skill: 'who' });
     await place.click('Bring 1 in');
     expect(body(-1)['dry']).toBeFalse();
@@ -121,10 +118,7 @@ describe('the household’s day', () => {
   it('is changed moment by moment, sorted by time, and kept as a whole', async () => {
     const place = await Place.open(HouseholdDay);
     await place.click('A moment');
-    const names = [...place.element.querySelectorAll<HTMLInputElement>('label.name input')];
-    const last = names.at(-1)!;
-    last.value = 'Rest';
-    last.dispatchEvent(new Event('input'));
+    await place.fill(/^Moment 7$/, 'Rest');
     await place.click('Fri');
     await place.settle();
     await place.submit();
@@ -142,7 +136,7 @@ describe('the household’s day', () => {
     const place = await Place.open(HouseholdDay);
     await place.click('A moment');
     await place.submit();
-    expect(place.find('[role=alert]').textContent).toContain('name must not be empty');
+    expect(place.all('mat-error')).toEqual(['Must not be empty.']);
     expect(place.sent).toEqual([]);
   });
 });

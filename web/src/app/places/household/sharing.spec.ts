@@ -1,3 +1,4 @@
+import { MatRadioButtonHarness } from '@angular/material/radio/testing';
 import type { Pairing, Sharing as State } from '@gumo/core/vocabulary';
 import { Place } from '../../testing/place';
 import { Sharing } from './sharing';
@@ -50,10 +51,10 @@ describe('sharing at home', () => {
   it('asks for a password twice before anything can be shared', async () => {
     const place = await at({ ...shut, hasPassword: false });
     expect(place.all('button')).not.toContain('Share at home');
-    await place.fill(/At least 10/, 'seven snails on a kite');
+    await place.fill(/The new one/, 'seven snails on a kite');
     await place.fill(/Once more/, 'seven snails on a cart');
     await place.submit();
-    expect(place.find('[role=alert]').textContent).toContain('not the same');
+    expect(place.all('mat-error')).toEqual(['Is not the same as the new one.']);
     expect(place.sent).toEqual([]);
     await place.fill(/Once more/, 'seven snails on a kite');
     await place.submit();
@@ -76,7 +77,8 @@ describe('sharing at home', () => {
 
   it('shows a code to point at and to type, for a role and with a lock', async () => {
     const place = await at(open);
-    await place.fill(/A keeper/, 'on');
+    const keeper = await place.loader.getHarness(MatRadioButtonHarness.with({ label: /A keeper/ }));
+    await keeper.check();
     await place.click('Make a code');
     expect(place.sent[0]!.body).toEqual({ role: 'keeper', lockMinutes: 10 });
     expect(place.text).toContain('4821 7730');

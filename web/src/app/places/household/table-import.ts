@@ -103,7 +103,12 @@ const WHAT_WORDS: Readonly<Record<string, string>> = {
           </ol>
         }
         <div class="ways">
-          <button matButton="filled" type="button" [disabled]="said.added + said.changed === 0" (click)="keep()">
+          <button
+            matButton="filled"
+            type="button"
+            [disabled]="said.added + said.changed === 0"
+            (click)="keep()"
+          >
             Bring {{ said.added + said.changed }} in
           </button>
           <button matButton type="button" (click)="forget()">No</button>

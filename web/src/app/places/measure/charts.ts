@@ -52,7 +52,17 @@ const ACTIVITY = 'columns-chart';
 @Component({
   selector: 'gumo-charts',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Icon, MatButton, MatButtonToggleModule, MatFormFieldModule, MatIconButton, MatInputModule, PegMark, Takers, ThingsChart],
+  imports: [
+    Icon,
+    MatButton,
+    MatButtonToggleModule,
+    MatFormFieldModule,
+    MatIconButton,
+    MatInputModule,
+    PegMark,
+    Takers,
+    ThingsChart,
+  ],
   templateUrl: './charts.html',
   styleUrls: ['./kit.scss', './charts.scss'],
 })

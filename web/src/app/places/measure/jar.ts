@@ -65,7 +65,17 @@ const AMOUNTS = {
 @Component({
   selector: 'gumo-jar',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [HundredRange, MatButton, MatButtonToggleModule, MatExpansionModule, MatFormFieldModule, MatInputModule, MatSelectModule, PegMark, Takers],
+  imports: [
+    HundredRange,
+    MatButton,
+    MatButtonToggleModule,
+    MatExpansionModule,
+    MatFormFieldModule,
+    MatInputModule,
+    MatSelectModule,
+    PegMark,
+    Takers,
+  ],
   templateUrl: './jar.html',
   styleUrls: ['./kit.scss', './jar.scss'],
 })

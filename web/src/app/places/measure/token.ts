@@ -70,7 +70,8 @@ export function tokenWords(kind: string, set: TokenSet = 'shapes'): string {
       inline-size: var(--token, 48px);
       block-size: var(--token, 48px);
     }
-    .a {
+    .a,
+    .tone-1 {
       fill: var(--counter);
     }
     .b {
@@ -78,8 +79,14 @@ export function tokenWords(kind: string, set: TokenSet = 'shapes'): string {
       stroke: var(--counter-ring);
       stroke-width: 2;
     }
+    .tone-3 {
+      fill: var(--counter-two);
+    }
     .c {
       fill: var(--felt);
+    }
+    .tone-2 {
+      fill: var(--wood);
     }
     .d {
       fill: var(--heather);

@@ -61,7 +61,19 @@ const SIDES: readonly { readonly side: Side; readonly words: string }[] = [
 @Component({
   selector: 'gumo-weigh',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Cell, DataTable, Icon, MatButton, MatButtonToggleModule, MatFormFieldModule, MatIconButton, MatInputModule, PegMark, Takers, ThingField],
+  imports: [
+    Cell,
+    DataTable,
+    Icon,
+    MatButton,
+    MatButtonToggleModule,
+    MatFormFieldModule,
+    MatIconButton,
+    MatInputModule,
+    PegMark,
+    Takers,
+    ThingField,
+  ],
   providers: [WeighRecords],
   templateUrl: './weigh.html',
   styleUrls: ['./kit.scss', './weigh.scss'],
@@ -83,7 +95,7 @@ export class Weigh {
   protected readonly things = signal<readonly OnTable[]>([]);
   protected readonly offered = computed(() => this.cupboard().map((one) => one.name));
   protected readonly names = computed(() => this.things().map((one) => one.name));
-  protected readonly columns = computed((): readonly Column[] => [
+  protected readonly tableColumns = computed((): readonly Column[] => [
     { id: 'thing', words: 'Thing' },
     ...this.sitting.takers().map(({ id, name }) => ({ id, words: name })),
     { id: 'weight', words: 'Weight' },

@@ -73,7 +73,12 @@ interface Line {
               <span class="soft numbers count">
                 {{ line.pages }} {{ line.pages === 1 ? 'page' : 'pages' }}
               </span>
-              <button matIconButton type="button" [attr.aria-label]="'Take out ' + line.title + ' ' + line.about" (click)="remove(items()[i]!)">
+              <button
+                matIconButton
+                type="button"
+                [attr.aria-label]="'Take out ' + line.title + ' ' + line.about"
+                (click)="remove(items()[i]!)"
+              >
                 <gumo-icon name="close" />
               </button>
             </li>
@@ -105,7 +110,12 @@ interface Line {
               <span class="soft numbers count">
                 {{ line.pages }} {{ line.pages === 1 ? 'page' : 'pages' }}
               </span>
-              <button matIconButton type="button" [attr.aria-label]="'Add ' + line.title + ' ' + line.about" (click)="add([proposals()[i]!])">
+              <button
+                matIconButton
+                type="button"
+                [attr.aria-label]="'Add ' + line.title + ' ' + line.about"
+                (click)="add([proposals()[i]!])"
+              >
                 <gumo-icon name="add" />
               </button>
             </li>

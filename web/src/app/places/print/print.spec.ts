@@ -10,7 +10,7 @@ const open = (inputs: Record<string, unknown> = {}): Promise<Place<Print>> =>
     things: [aThing(5, 'cork discs', { shape: { kind: 'disc', diameterMm: 38, thicknessMm: 3 } })],
   });
 const link = (place: Place<Print>, words: string): URL =>
-  new URL(place.find<HTMLAnchorElement>('a.button', words).href);
+  new URL(place.find<HTMLAnchorElement>('a[mat-button], a.mat-mdc-button-base', words).href);
 
 describe('the print shop', () => {
   afterEach(() => TestBed.resetTestingModule());
@@ -30,10 +30,7 @@ describe('the print shop', () => {
   it('is made for a thing of the cupboard, turned where it has to be', async () => {
     const place = await open({ sheet: 'ten-frame' });
     expect(place.element.querySelector('.turned')).toBeNull();
-    const select = place.find('label', /^of the cupboard/).querySelector('select')!;
-    select.value = select.options[1]!.value;
-    select.dispatchEvent(new Event('change'));
-    await place.settle();
+    await place.fill(/^of the cupboard/, 'cork discs, 38 mm');
     expect(place.element.querySelector('.turned')).not.toBeNull();
     expect(link(place, 'Open as PDF').searchParams.get('thingMm')).toBe('38');
   });

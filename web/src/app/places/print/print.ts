@@ -79,7 +79,16 @@ const FLAGS = ['answers', 'twoSided', 'laminate'] as const;
 @Component({
   selector: 'gumo-print',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatButton, MatButtonToggleModule, MatCheckbox, MatFormFieldModule, MatInputModule, MatSelectModule, RouterLink, SheetKinds],
+  imports: [
+    MatButton,
+    MatButtonToggleModule,
+    MatCheckbox,
+    MatFormFieldModule,
+    MatInputModule,
+    MatSelectModule,
+    RouterLink,
+    SheetKinds,
+  ],
   templateUrl: './print.html',
   styleUrl: './print.scss',
 })

@@ -35,7 +35,17 @@ const WORD_MS = 900;
 @Component({
   selector: 'gumo-table',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Icon, MatButton, MatButtonToggleModule, PartWhole, RouterLink, SceneView, ToTheChild, TraceDigit, UsedIn],
+  imports: [
+    Icon,
+    MatButton,
+    MatButtonToggleModule,
+    PartWhole,
+    RouterLink,
+    SceneView,
+    ToTheChild,
+    TraceDigit,
+    UsedIn,
+  ],
   templateUrl: './table.html',
   styleUrl: './table.scss',
 })

@@ -46,7 +46,10 @@ const LOOKS: readonly (readonly [TraceLook, string])[] = [
       </mat-button-toggle-group>
       <mat-button-toggle-group class="looks" aria-label="How it looks" hideSingleSelectionIndicator>
         @for (one of looks; track one[0]) {
-          <mat-button-toggle [checked]="one[0] === look()" (change)="look.set(one[0]); seen.set(null)">
+          <mat-button-toggle
+            [checked]="one[0] === look()"
+            (change)="look.set(one[0]); seen.set(null)"
+          >
             {{ one[1] }}
           </mat-button-toggle>
         }

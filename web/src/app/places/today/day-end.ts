@@ -37,7 +37,15 @@ const ORDER: readonly Outcome[] = ['own', 'help', 'not-yet', 'not-now'];
 @Component({
   selector: 'gumo-day-end',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Icon, MatButton, MatFormFieldModule, MatInputModule, PegMark, RouterLink, TextFieldModule],
+  imports: [
+    Icon,
+    MatButton,
+    MatFormFieldModule,
+    MatInputModule,
+    PegMark,
+    RouterLink,
+    TextFieldModule,
+  ],
   templateUrl: './day-end.html',
   styleUrl: './day-end.scss',
 })

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
 import { MatButton, MatIconButton } from '@angular/material/button';
 import type { Activity, Child, PlanEntry } from '@gumo/core/vocabulary';
+import { ActivityPicture } from '../../common/activity-picture';
 import { BandSign } from '../../common/band-sign';
 import { Icon } from '../../common/icon';
 import { PegMark } from '../../common/peg-mark';
@@ -20,13 +21,20 @@ export interface EntryView {
 @Component({
   selector: 'gumo-entry-card',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [BandSign, Icon, MatButton, MatIconButton, PegMark],
+  imports: [ActivityPicture, BandSign, Icon, MatButton, MatIconButton, PegMark],
   template: `
     <article
       class="sheet"
       [class.done]="view().entry.state === 'done'"
       [class.beside]="view().entry.invitation === true"
     >
+      @if (view().activity; as activity) {
+        @defer (on viewport) {
+          <gumo-activity-picture [activity]="activity" />
+        } @placeholder {
+          <span class="picture"></span>
+        }
+      }
       <div class="what">
         @if (view().activity; as activity) {
           @if (view().entry.invitation) {
@@ -56,16 +64,27 @@ export interface EntryView {
         }
       </div>
       @if (!fixed()) {
-        <button matIconButton type="button" class="tune" [attr.aria-label]="'Change ' + (view().activity?.title ?? 'this activity')" (click)="changed.emit()">
+        <button
+          matIconButton
+          type="button"
+          class="tune"
+          [attr.aria-label]="'Change ' + (view().activity?.title ?? 'this activity')"
+          (click)="changed.emit()"
+        >
           <gumo-icon name="tune" />
         </button>
       }
       @if (view().entry.state === 'done') {
         <p class="ready"><gumo-icon name="check" /> Done</p>
       } @else if (view().takers.length > 0) {
-        <button [matButton]="next() ? 'filled' : 'text'" type="button" [attr.aria-label]="
+        <button
+          [matButton]="next() ? 'filled' : 'text'"
+          type="button"
+          [attr.aria-label]="
             (view().openSitting ? 'Go on with ' : 'Begin ') + view().activity?.title
-          " (click)="begun.emit()">
+          "
+          (click)="begun.emit()"
+        >
           {{ view().openSitting ? 'Go on' : 'Begin' }}
         </button>
       }
@@ -75,7 +94,7 @@ export interface EntryView {
     article {
       display: flex;
       align-items: center;
-      gap: 4px;
+      gap: 4px 12px;
       padding: 12px 16px;
     }
     .beside {
@@ -86,6 +105,10 @@ export interface EntryView {
       color: var(--ink-soft);
       font-size: 13px;
       font-weight: 600;
+    }
+    .picture {
+      inline-size: 88px;
+      block-size: 56px;
     }
     .what {
       flex: 1;

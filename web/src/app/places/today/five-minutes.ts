@@ -34,7 +34,11 @@ const LENGTHS = [5, 10, 15] as const;
       <section class="sheet" aria-labelledby="five-minutes">
         <header>
           <h2 id="five-minutes" tabindex="-1">I have {{ spoken() }} minutes</h2>
-          <mat-button-toggle-group class="lengths" aria-label="Minutes" hideSingleSelectionIndicator>
+          <mat-button-toggle-group
+            class="lengths"
+            aria-label="Minutes"
+            hideSingleSelectionIndicator
+          >
             @for (length of lengths; track length) {
               <mat-button-toggle [checked]="minutes() === length" (change)="choose(length)">
                 {{ length }}
@@ -67,7 +71,12 @@ const LENGTHS = [5, 10, 15] as const;
                   }
                 </p>
               </div>
-              <button matButton="filled" type="button" [attr.aria-label]="'Begin ' + line.title" (click)="begin(line)">
+              <button
+                matButton="filled"
+                type="button"
+                [attr.aria-label]="'Begin ' + line.title"
+                (click)="begin(line)"
+              >
                 Begin
               </button>
             </li>

@@ -39,7 +39,12 @@ const MOST_SHOWN = 4;
               <span>
                 {{ line.title }} <span class="soft">{{ line.when }}</span>
               </span>
-              <button matButton type="button" [attr.aria-label]="'Bring ' + line.title + ' into today'" (click)="bring(line.entry)">
+              <button
+                matButton
+                type="button"
+                [attr.aria-label]="'Bring ' + line.title + ' into today'"
+                (click)="bring(line.entry)"
+              >
                 <gumo-icon name="add" /> Today
               </button>
             </li>

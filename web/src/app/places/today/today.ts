@@ -45,7 +45,20 @@ interface MomentView {
 @Component({
   selector: 'gumo-today',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [EntryCard, FiveMinutes, Icon, LayReady, LeftUndone, MatButton, MatButtonToggleModule, MatIconButton, PegMark, RecordsNotice, RouterLink, Suggestions],
+  imports: [
+    EntryCard,
+    FiveMinutes,
+    Icon,
+    LayReady,
+    LeftUndone,
+    MatButton,
+    MatButtonToggleModule,
+    MatIconButton,
+    PegMark,
+    RecordsNotice,
+    RouterLink,
+    Suggestions,
+  ],
   templateUrl: './today.html',
   styleUrl: './today.scss',
 })

@@ -49,7 +49,19 @@ export interface CardMove {
 @Component({
   selector: 'gumo-week-board',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [BandSign, CdkDrag, CdkDropList, CdkDropListGroup, Icon, MatButton, MatButtonToggleModule, MatIconButton, MatRipple, PegMark, WeekCard],
+  imports: [
+    BandSign,
+    CdkDrag,
+    CdkDropList,
+    CdkDropListGroup,
+    Icon,
+    MatButton,
+    MatButtonToggleModule,
+    MatIconButton,
+    MatRipple,
+    PegMark,
+    WeekCard,
+  ],
   templateUrl: './week-board.html',
   styleUrl: './week-board.scss',
 })

@@ -26,7 +26,13 @@ export interface CardView {
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [Icon, MatIconButton, MatRipple, PegMark],
   template: `
-    <button matRipple type="button" class="open" [attr.aria-expanded]="chosen()" (click)="opened.emit()">
+    <button
+      matRipple
+      type="button"
+      class="open"
+      [attr.aria-expanded]="chosen()"
+      (click)="opened.emit()"
+    >
       <span class="title">{{ view().activity?.title ?? 'No longer there' }}</span>&ngsp;
       <span class="meta">{{ meta() }}</span>&ngsp;
       <span class="unseen">{{ names() }}</span>

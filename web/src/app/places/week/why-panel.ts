@@ -32,7 +32,6 @@ import type { CardView } from './week-card';
   imports: [BandSign, CautionList, Icon, MatButton, MatIconButton, PegMark],
   templateUrl: './why-panel.html',
   styleUrl: './why-panel.scss',
-  host: { '(keydown.escape)': 'closed.emit()' },
 })
 export class WhyPanel {
   readonly from = input.required<string>();
