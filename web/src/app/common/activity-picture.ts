@@ -14,11 +14,12 @@ import { playOut, sessionOf } from '@gumo/core/rounds';
 import { seeded } from '@gumo/core/numbers';
 import type { Activity } from '@gumo/core/vocabulary';
 import { SceneView } from '../handling/scene';
+import { Icon } from './icon';
 
 /** Small numbers are told best in a small picture. */
 const TOP = 5;
 const QUESTIONS = 4;
-/** By id and version of what it shows; made once, on first sight. */
+/** Made once, on first sight. */
 const known = new Map<Activity, Scene | null>();
 
 function pictureOf(activity: Activity): Scene | null {
@@ -43,10 +44,12 @@ function pictureOf(activity: Activity): Scene | null {
 @Component({
   selector: 'gumo-activity-picture',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SceneView],
+  imports: [Icon, SceneView],
   template: `
     @if (scene(); as scene) {
       <gumo-scene [scene]="scene" />
+    } @else if (scene() === null) {
+      <gumo-icon name="speak" />
     }
   `,
   styles: `
@@ -58,12 +61,19 @@ function pictureOf(activity: Activity): Scene | null {
       overflow: hidden;
       pointer-events: none;
     }
+    gumo-icon {
+      display: grid;
+      place-content: center;
+      block-size: 100%;
+      color: var(--ink-soft);
+    }
   `,
   host: { 'aria-hidden': 'true' },
 })
 export class ActivityPicture {
   readonly activity = input.required<Activity>();
-  protected readonly scene = signal<Scene | null>(null);
+  /** Null for what is only said or sung; undefined before it was drawn. */
+  protected readonly scene = signal<Scene | null | undefined>(undefined);
 
   constructor() {
     let waiting = 0;

@@ -160,6 +160,10 @@ export interface EntryView {
       article {
         padding: 12px;
       }
+      gumo-activity-picture,
+      .picture {
+        display: none;
+      }
     }
   `,
 })
