@@ -324,11 +324,12 @@ function lineFor(
   taken: readonly Taken[],
 ): NeedLine {
   const { need, care, count, wish, sum, titles, named, momentIds } = all;
-  const free = (thing: Thing): number =>
-    Math.max(0, usable(thing, need) - takenOf(thing, all, taken));
-  const fitting = cupboard
-    .filter((thing) => usable(thing, need) > 0)
-    .map((thing) => ({ thing, has: free(thing), because: unsafeBecause(thing, care) }));
+  const elsewhere = (thing: Thing): number => takenOf(thing, all, taken);
+  const fitting = cupboard.flatMap((thing) => {
+    const serves = usable(thing, need);
+    const has = Math.max(0, serves - elsewhere(thing));
+    return serves === 0 ? [] : [{ thing, has, because: unsafeBecause(thing, care) }];
+  });
   const ranked = [...fitting].sort(
     (a, b) =>
       Number(b.has >= count) - Number(a.has >= count) ||
@@ -336,11 +337,11 @@ function lineFor(
       b.has - a.has,
   );
   const safe = ranked.filter((one) => one.because === null);
-  const others = cupboard.filter((thing) => takenOf(thing, all, taken) === 0);
   const best = safe[0] ?? null;
   // What is not listed is not counted as missing where it may well be in the house.
   const unlisted = fitting.length === 0;
   const lacking = Math.max(0, count - (best?.has ?? 0));
+  const others = lacking > 0 ? cupboard.filter((thing) => elsewhere(thing) === 0) : [];
   const standIns = lacking > 0 ? standInsFor(need, lacking, others, care, best?.thing ?? null) : [];
   const isServed = all.isAtHome || standIns.some((one) => one.has >= lacking);
   const short = unlisted && isServed ? 0 : lacking;

@@ -37,7 +37,12 @@ export interface Store {
   readonly families: Rows<FamilyLetter>;
   /** Pictures of children's work. */
   readonly samples: Rows<WorkSample> & { ofChild(childId: string): SampleLine[] };
-  readonly days: { find(day: string): DaySheet; put(sheet: DaySheet): void };
+  readonly days: {
+    find(day: string): DaySheet;
+    /** Sheets of the days from one to another, both among them; only those that there are. */
+    between(from: string, to: string): DaySheet[];
+    put(sheet: DaySheet): void;
+  };
   readonly sittings: Sittings;
   readonly facts: Facts;
   readonly notes: Notes;
@@ -60,6 +65,9 @@ export interface Store {
 export function storeIn(db: Database): Store {
   const ofDay = db.prepare('SELECT body FROM plan_entries WHERE day = ? ORDER BY rowid').pluck();
   const sheet = db.prepare('SELECT body FROM day_sheets WHERE day = ?').pluck();
+  const sheetsBetween = db
+    .prepare('SELECT body FROM day_sheets WHERE day BETWEEN ? AND ? ORDER BY day')
+    .pluck();
   const putSheet = db.prepare(
     'INSERT INTO day_sheets (day, body) VALUES (?, ?) ON CONFLICT (day) DO UPDATE SET body = excluded.body',
   );
@@ -115,6 +123,8 @@ export function storeIn(db: Database): Store {
           ? { day, away: [], laidReady: [] }
           : (JSON.parse(body) as DaySheet);
       },
+      between: (from, to) =>
+        (sheetsBetween.all(from, to) as string[]).map((body) => JSON.parse(body) as DaySheet),
       put: (one) => void putSheet.run(one.day, JSON.stringify(one)),
     },
     sittings: sittingsIn(db),

@@ -64,8 +64,9 @@ function plannedOf(
 
 /** What was ticked as lying ready in the weeks before a day, and in the week from it on. */
 export function hadLately(store: Store, from: string): Set<string> {
-  const days = Array.from({ length: HAD_DAYS }, (_, i) => addDays(from, DAYS - 1 - i));
-  const keys = days.flatMap((day) => store.days.find(day).laidReady);
+  const last = addDays(from, DAYS - 1);
+  const sheets = store.days.between(addDays(last, 1 - HAD_DAYS), last);
+  const keys = sheets.flatMap(({ laidReady }) => laidReady);
   return new Set(keys.map((key) => key.split('/').slice(0, 3).join('/')));
 }
 
