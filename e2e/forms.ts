@@ -16,6 +16,13 @@ export async function choose(
     .click();
 }
 
+/** What stands under a field that is wrong. */
+export const faultUnder = (within: Page | Locator, label: string): Locator =>
+  within
+    .locator('mat-form-field')
+    .filter({ has: within.getByText(label, { exact: true }) })
+    .locator('mat-error');
+
 /** Opens one of the details of a child. */
 export async function openDetail(page: Page, name: string): Promise<void> {
   await page.locator('nav.tabs button').click();

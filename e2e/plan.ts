@@ -1,7 +1,7 @@
 import { type Page, expect } from '@playwright/test';
 
 /** Six children are planned in some three seconds, on a busy machine in far more. */
-const PLANNED = { timeout: 40_000 };
+const PLANNED = { timeout: 25_000 };
 
 /** Plans the week on screen, and waits until the plan is kept. */
 export async function plan(page: Page, button = 'Plan the week'): Promise<void> {

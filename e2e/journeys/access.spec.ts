@@ -105,10 +105,7 @@ const SCREENS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
   },
   'the cupboard': async (page) => {
     await page.getByRole('link', { name: 'Cupboard' }).click();
-    await page
-      .getByRole('button', { name: /cork discs/ })
-      .first()
-      .click();
+    await page.getByRole('button', { name: /cork discs/ }).click();
     await page.getByRole('button', { name: 'Paste a list' }).click();
     await page.getByRole('button', { name: 'Pack one' }).click();
   },

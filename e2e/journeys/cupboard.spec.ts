@@ -1,4 +1,4 @@
-import { choose } from '../forms';
+import { choose, faultUnder } from '../forms';
 import { expect, finish, note, test } from '../world';
 
 test.describe('an empty cupboard', () => {
@@ -34,7 +34,7 @@ test.describe('an empty cupboard', () => {
     const count = page.getByRole('spinbutton', { name: 'How many' });
     await count.fill('-1');
     await page.getByRole('button', { name: 'Keep' }).click();
-    await expect(page.getByText('must be 0 or more')).toBeVisible();
+    await expect(faultUnder(page, 'How many')).toHaveText('Must be 0 or more.');
     await count.fill('60');
     await page.getByRole('textbox', { name: /Colors/ }).fill('60 blue');
     await page.getByRole('button', { name: 'Keep' }).click();
@@ -59,6 +59,8 @@ test('no small part comes near Ilse while she is here', async ({ page }) => {
   await page.getByRole('link', { name: 'Today', exact: true }).click();
   await expect(ready).not.toContainText('cork discs would do');
   // What would not be taken anyway stays in its box without a word.
+  const cords = 'Cords are never worn or left out: they stay with you.';
+  await expect(ready.locator('.caution p').first()).toHaveText(cords);
   await expect(ready).not.toContainText('small part');
 });
 
@@ -78,7 +80,7 @@ test('an activity is found, copied, changed, given, and archived', async ({ page
   await expect(title).toHaveValue('Two plates (ours)');
   await title.fill('');
   await page.getByRole('button', { name: 'Add', exact: true }).click();
-  await expect(page.getByText('must not be empty')).toBeVisible();
+  await expect(faultUnder(page, 'Title')).toHaveText('Must not be empty.');
   await title.fill('Two leaves');
   await page.getByRole('button', { name: 'Add', exact: true }).click();
   await expect(page.getByRole('heading', { name: 'Two leaves' })).toBeVisible();
@@ -109,7 +111,7 @@ test('a song is written, and a kit is packed and checked', async ({ page }) => {
   await page.getByRole('textbox', { name: 'Title' }).fill('Kites in the air');
   await page.getByRole('spinbutton', { name: 'to', exact: true }).fill('9');
   await page.getByRole('button', { name: 'Keep' }).click();
-  await expect(page.getByText('must not be above from')).toBeVisible();
+  await expect(faultUnder(page, 'to')).toHaveText('Must not be above from.');
   await page.getByRole('spinbutton', { name: 'to', exact: true }).fill('0');
   await page.getByRole('button', { name: 'Keep' }).click();
   await expect(page.getByRole('heading', { name: 'Kites in the air' })).toBeVisible();
@@ -138,7 +140,7 @@ test('a household chooses its schools, and they stay chosen', async ({ page }) =
   await fill.getByRole('radio', { name: 'pairs downwards' }).click();
   await page.getByRole('textbox', { name: 'Name' }).fill('');
   await page.getByRole('button', { name: 'Keep' }).click();
-  await expect(page.getByText('must not be empty')).toBeVisible();
+  await expect(faultUnder(page, 'Name')).toHaveText('Must not be empty.');
   await page.getByRole('textbox', { name: 'Name' }).fill('Spindle Cottage');
   await page.getByRole('button', { name: 'Keep' }).click();
   await expect(page.getByRole('status').filter({ hasText: 'Kept' })).toBeVisible();

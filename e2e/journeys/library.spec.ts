@@ -1,4 +1,4 @@
-import { choose } from '../forms';
+import { choose, faultUnder } from '../forms';
 import { expect, finish, note, test } from '../world';
 
 test('an activity of one’s own: copied, mended, found, begun, and put away', async ({ page }) => {
@@ -10,7 +10,7 @@ test('an activity of one’s own: copied, mended, found, begun, and put away', a
   await expect(title).toHaveValue('Counters under cards (ours)');
   await title.fill('');
   await page.getByRole('button', { name: 'Add', exact: true }).click();
-  await expect(page.locator('mat-error').first()).toContainText('ust not be empty');
+  await expect(faultUnder(page, 'Title')).toHaveText('Must not be empty.');
   await title.fill('Bobbins under cards');
   await page.getByRole('textbox', { name: 'Step 1', exact: true }).fill('Lay the cards in a row.');
   await page.getByRole('button', { name: 'Add', exact: true }).click();

@@ -55,6 +55,11 @@ describe('the week over HTTP', () => {
     for (const { id, day, activityId } of after.entries) {
       expect(idAt.get(`${day} ${activityId}`) ?? id).toBe(id);
     }
+    // Planned once more from the same facts, every card stays as it is.
+    await week.plan();
+    const again = await week.board();
+    expect(again.entries.length).toBeGreaterThan(1);
+    expect(again.entries.map((one) => one.id)).toEqual(after.entries.map((one) => one.id));
   });
 
   it('leaves closed days and emptied places empty, and children who are away out', async () => {
