@@ -1,7 +1,6 @@
 import { loadThings, thingsFeature } from './state/things';
 import { type ApplicationConfig, isDevMode, provideZonelessChangeDetection } from '@angular/core';
 import { MAT_RIPPLE_GLOBAL_OPTIONS } from '@angular/material/core';
-import { MAT_FORM_FIELD_DEFAULT_OPTIONS } from '@angular/material/form-field';
 import { provideRouter, withComponentInputBinding, withRouterConfig } from '@angular/router';
 import { provideServiceWorker } from '@angular/service-worker';
 import { provideEffects } from '@ngrx/effects';
@@ -28,10 +27,6 @@ export const appConfig: ApplicationConfig = {
     ),
     // Waves under a finger cost a slow device a picture or two of every tap at the tray.
     { provide: MAT_RIPPLE_GLOBAL_OPTIONS, useValue: { disabled: true } },
-    {
-      provide: MAT_FORM_FIELD_DEFAULT_OPTIONS,
-      useValue: { appearance: 'outline', subscriptSizing: 'dynamic' },
-    },
     // What opens the application where the server does not answer; it needs a secure address.
     provideServiceWorker('ngsw-worker.js', {
       enabled: !isDevMode(),

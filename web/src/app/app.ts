@@ -1,4 +1,3 @@
-import { BreakpointObserver } from '@angular/cdk/layout';
 import { NgTemplateOutlet } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, effect, inject } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
@@ -10,6 +9,7 @@ import { NavigationEnd, Router, RouterLink, RouterLinkActive, RouterOutlet } fro
 import { SwUpdate } from '@angular/service-worker';
 import { Store } from '@ngrx/store';
 import { filter, map } from 'rxjs';
+import { PHONE, screenIs } from './common/screen';
 import { Icon, type IconName } from './common/icon';
 import { Door } from './common/door';
 import { ThemeChoice } from './common/theme';
@@ -77,12 +77,7 @@ export class App {
   protected readonly refused = this.store.selectSignal(outboxFeature.selectRefused);
   protected readonly failure = this.store.selectSignal(householdFeature.selectFailure);
   /** Places stand below on a phone: three of them, and the rest in a menu. */
-  protected readonly phone = toSignal(
-    inject(BreakpointObserver)
-      .observe('(max-width: 700px)')
-      .pipe(map(({ matches }) => matches)),
-    { initialValue: false },
-  );
+  protected readonly phone = screenIs(PHONE);
   /** At the tray the whole screen is the tray. */
   protected readonly bare = toSignal(
     this.router.events.pipe(

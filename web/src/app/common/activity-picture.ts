@@ -10,7 +10,7 @@ import {
 import { topsOf } from '@gumo/core/activities';
 import { emptyState } from '@gumo/core/evidence';
 import type { Scene } from '@gumo/core/handling';
-import { playOut, sessionOf } from '@gumo/core/rounds';
+import { type Question, playOut, sessionOf } from '@gumo/core/rounds';
 import { seeded } from '@gumo/core/numbers';
 import type { Activity } from '@gumo/core/vocabulary';
 import { SceneView } from '../handling/scene';
@@ -19,23 +19,36 @@ import { Icon } from './icon';
 /** Small numbers are told best in a small picture. */
 const TOP = 5;
 const QUESTIONS = 4;
+/** On no day that matters: nothing of it is kept. */
+const SOME_DAY = '2026-01-01';
 /** Made once, on first sight. */
 const known = new Map<Activity, Scene | null>();
+
+/** What an activity asks first that can be seen, or else what it asks first; null where it asks nothing. */
+export function sampleOf(
+  activity: Activity,
+  top: number,
+  { name, today }: { readonly name: string; readonly today: string },
+): Question | null {
+  const session = sessionOf({
+    activity,
+    top,
+    state: emptyState('', 'middle'),
+    name,
+    today,
+    seed: activity.id,
+  });
+  const played = playOut(session, QUESTIONS, seeded(1), () => ({ outcome: 'own', tapped: null }));
+  const questions = played.map((one) => one.question);
+  return questions.find(({ scene }) => scene !== null) ?? questions[0] ?? null;
+}
 
 function pictureOf(activity: Activity): Scene | null {
   const found = known.get(activity);
   if (found !== undefined) return found;
   const tops = topsOf(activity);
-  const session = sessionOf({
-    activity,
-    top: tops.includes(TOP) ? TOP : (tops[0] ?? TOP),
-    state: emptyState('', 'middle'),
-    name: '',
-    today: '2026-01-01',
-    seed: activity.id,
-  });
-  const played = playOut(session, QUESTIONS, seeded(1), () => ({ outcome: 'own', tapped: null }));
-  const scene = played.find(({ question }) => question.scene !== null)?.question.scene ?? null;
+  const top = tops.includes(TOP) ? TOP : (tops[0] ?? TOP);
+  const scene = sampleOf(activity, top, { name: '', today: SOME_DAY })?.scene ?? null;
   known.set(activity, scene);
   return scene;
 }

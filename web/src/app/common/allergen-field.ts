@@ -4,8 +4,8 @@ import {
   type MatAutocompleteSelectedEvent,
 } from '@angular/material/autocomplete';
 import { type MatChipInputEvent, MatChipsModule } from '@angular/material/chips';
-import { MatFormFieldModule } from '@angular/material/form-field';
 import { ALLERGENS, allergenName, asAllergen } from '@gumo/core/vocabulary';
+import { FORM_FIELDS } from './form-field';
 
 const LONGEST = 60;
 const MOST = 24;
@@ -14,7 +14,7 @@ const MOST = 24;
 @Component({
   selector: 'gumo-allergen-field',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatAutocompleteModule, MatChipsModule, MatFormFieldModule],
+  imports: [FORM_FIELDS, MatAutocompleteModule, MatChipsModule],
   template: `
     <mat-form-field>
       <mat-label>{{ label() }}</mat-label>

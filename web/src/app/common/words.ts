@@ -58,3 +58,10 @@ export const topWords = (top: number): string => `to ${top}`;
 /** Stands with every caution: what is said here never takes the place of local rules. */
 export const LOCAL_RULES =
   'Follow your local child-care licensing rules, your first-aid training, and what each family has told you.';
+
+/** What stands between commas: "snails, kites". */
+export const splitList = (text: string): string[] =>
+  text
+    .split(',')
+    .map((part) => part.trim())
+    .filter((part) => part !== '');

@@ -2,16 +2,16 @@ import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/cor
 import { FormBuilder, ReactiveFormsModule } from '@angular/forms';
 import { MatButton } from '@angular/material/button';
 import { MatDialogModule } from '@angular/material/dialog';
-import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { ApiProblem } from '../common/api';
 import { Door } from '../common/door';
+import { FORM_FIELDS } from '../common/form-field';
 
 /** Over everything, while a shared device is locked: nothing of the household is seen behind it. */
 @Component({
   selector: 'gumo-lock-screen',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatButton, MatDialogModule, MatFormFieldModule, MatInputModule, ReactiveFormsModule],
+  imports: [FORM_FIELDS, MatButton, MatDialogModule, MatInputModule, ReactiveFormsModule],
   template: `
     <form [formGroup]="form" (ngSubmit)="open()">
       <p class="name" aria-hidden="true">gumo</p>

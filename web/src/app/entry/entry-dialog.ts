@@ -1,10 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { FormBuilder, ReactiveFormsModule, Validators } from '@angular/forms';
 import { MatButton } from '@angular/material/button';
-import { MatButtonToggleModule } from '@angular/material/button-toggle';
 import { MatCheckboxModule } from '@angular/material/checkbox';
 import { MAT_DIALOG_DATA, MatDialogModule, MatDialogRef } from '@angular/material/dialog';
-import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { MatSelectModule } from '@angular/material/select';
 import { topsOf } from '@gumo/core/activities';
@@ -15,7 +13,9 @@ import * as v from 'valibot';
 import { Api } from '../common/api';
 import { BAND_WORDS } from '../common/band-sign';
 import { Clock } from '../common/clock';
+import { FORM_FIELDS } from '../common/form-field';
 import { PegMark } from '../common/peg-mark';
+import { TOGGLES } from '../common/toggle';
 import { dayWords } from '../common/words';
 import { Conflicts, type FieldWords } from '../conflict/conflicts';
 import { Tops } from '../state/answers';
@@ -37,15 +37,15 @@ export interface EntryDialogData {
   selector: 'gumo-entry-dialog',
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [
+    FORM_FIELDS,
     MatButton,
-    MatButtonToggleModule,
     MatCheckboxModule,
     MatDialogModule,
-    MatFormFieldModule,
     MatInputModule,
     MatSelectModule,
     PegMark,
     ReactiveFormsModule,
+    TOGGLES,
   ],
   templateUrl: './entry-dialog.html',
   styleUrl: './entry-dialog.scss',

@@ -16,8 +16,6 @@ import {
   MatDialogRef,
 } from '@angular/material/dialog';
 import { MatButtonModule } from '@angular/material/button';
-import { MatButtonToggleModule } from '@angular/material/button-toggle';
-import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { MatSelectModule } from '@angular/material/select';
 import { MatSnackBar } from '@angular/material/snack-bar';
@@ -35,7 +33,9 @@ import { Store } from '@ngrx/store';
 import { v7 as uuid } from 'uuid';
 import { Api } from '../common/api';
 import { Clock } from '../common/clock';
+import { FORM_FIELDS } from '../common/form-field';
 import { PegMark } from '../common/peg-mark';
+import { TOGGLES } from '../common/toggle';
 import { OUTCOME_WORDS } from '../common/words';
 import { Evidence } from '../state/answers';
 import { childrenFeature } from '../state/children';
@@ -60,14 +60,14 @@ const SHORT: Record<Outcome, string> = {
   selector: 'gumo-jot-dialog',
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [
+    FORM_FIELDS,
     JotNumbers,
     MatButtonModule,
-    MatButtonToggleModule,
     MatDialogModule,
-    MatFormFieldModule,
     MatInputModule,
     MatSelectModule,
     PegMark,
+    TOGGLES,
   ],
   templateUrl: './jot-dialog.html',
   styleUrl: './jot-dialog.scss',

@@ -9,8 +9,6 @@ import {
 import { ActivatedRoute, Router, RouterLink } from '@angular/router';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
-import { MatButtonToggleModule } from '@angular/material/button-toggle';
-import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { MatSelectModule } from '@angular/material/select';
 import {
@@ -28,8 +26,10 @@ import { map } from 'rxjs';
 import { ActivityPicture } from '../../common/activity-picture';
 import { BAND_WORDS, BandSign } from '../../common/band-sign';
 import { Clock } from '../../common/clock';
+import { FORM_FIELDS } from '../../common/form-field';
 import { Icon } from '../../common/icon';
 import { PegMark } from '../../common/peg-mark';
+import { TOGGLES } from '../../common/toggle';
 import { childrenFeature } from '../../state/children';
 import { householdFeature } from '../../state/household';
 import { ThingsActions, thingsFeature } from '../../state/things';
@@ -55,14 +55,14 @@ const YEAR = 12;
   imports: [
     ActivityPicture,
     BandSign,
+    FORM_FIELDS,
     Icon,
     MatButton,
-    MatButtonToggleModule,
-    MatFormFieldModule,
     MatInputModule,
     MatSelectModule,
     PegMark,
     RouterLink,
+    TOGGLES,
   ],
   templateUrl: './activities.html',
   styleUrl: './activities.scss',

@@ -9,7 +9,6 @@ import {
 } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import { MatButton, MatButtonModule } from '@angular/material/button';
-import { MatButtonToggleModule } from '@angular/material/button-toggle';
 import { onScreen, topsOf } from '@gumo/core/activities';
 import { findSheet, proposedFor } from '@gumo/core/sheets';
 import { matchSkills, skillOf } from '@gumo/core/skills';
@@ -18,15 +17,14 @@ import { PlanEntry, type PlanEntryDraft } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
 import { v7 as uuid } from 'uuid';
 import { Api } from '../../common/api';
+import { sampleOf } from '../../common/activity-picture';
 import { BandSign } from '../../common/band-sign';
 import { Clock } from '../../common/clock';
 import { Icon } from '../../common/icon';
 import { PegMark } from '../../common/peg-mark';
 import { CautionList } from '../../common/caution-list';
+import { TOGGLES } from '../../common/toggle';
 import { listWords } from '../../common/words';
-import { seeded } from '@gumo/core/numbers';
-import { emptyState } from '@gumo/core/evidence';
-import { playOut, sessionOf } from '@gumo/core/rounds';
 import { SceneView } from '../../handling/scene';
 import { OwnActivities, Tops } from '../../state/answers';
 import { childrenFeature } from '../../state/children';
@@ -49,9 +47,6 @@ const STEP_WORDS: Record<string, string> = {
 const WAY_WORDS = { led: 'led', presented: 'presented', 'left-out': 'left out for free choice' };
 const PLACE_WORDS = { in: 'indoors', out: 'outdoors', either: 'indoors or out' };
 
-/** Questions looked through for one that lies there. */
-const SAMPLES = 4;
-
 /** One activity: for whom, how far, how many of what, the steps, and *Begin*. */
 @Component({
   selector: 'gumo-activity-page',
@@ -62,10 +57,10 @@ const SAMPLES = 4;
     Icon,
     MatButton,
     MatButtonModule,
-    MatButtonToggleModule,
     PegMark,
     RouterLink,
     SceneView,
+    TOGGLES,
   ],
   templateUrl: './activity-page.html',
   styleUrl: './activity-page.scss',
@@ -187,17 +182,10 @@ export class ActivityPage {
     const activity = this.activity();
     if (!activity) return null;
     const top = Math.max(...this.sizes().tops);
-    const session = sessionOf({
-      activity,
-      top,
-      state: emptyState('', 'middle'),
+    return sampleOf(activity, top, {
       name: this.takers()[0]?.name ?? '',
       today: this.clock.today(),
-      seed: activity.id,
     });
-    const played = playOut(session, SAMPLES, seeded(1), () => ({ outcome: 'own', tapped: null }));
-    const questions = played.map((one) => one.question);
-    return questions.find(({ scene }) => scene !== null) ?? questions[0] ?? null;
   });
 
   private loading: Promise<void> = Promise.resolve();

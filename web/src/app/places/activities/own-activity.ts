@@ -14,7 +14,6 @@ import { MatAutocompleteModule } from '@angular/material/autocomplete';
 import { MatButton, MatIconButton } from '@angular/material/button';
 import { MatCheckbox } from '@angular/material/checkbox';
 import { MatChipsModule } from '@angular/material/chips';
-import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { MatSelectModule } from '@angular/material/select';
 import { Router, RouterLink } from '@angular/router';
@@ -37,6 +36,7 @@ import * as v from 'valibot';
 import { Api } from '../../common/api';
 import { BAND_WORDS } from '../../common/band-sign';
 import { faultWords } from '../../common/faults';
+import { FORM_FIELDS } from '../../common/form-field';
 import { Unsaved, faultOf, refused, valid } from '../../common/forms';
 import { Icon } from '../../common/icon';
 import { Conflicts, type FieldWords } from '../../conflict/conflicts';
@@ -191,18 +191,18 @@ const lines = (text: string): string[] =>
   selector: 'gumo-own-activity',
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [
+    FORM_FIELDS,
     Icon,
     MatAutocompleteModule,
     MatButton,
     MatCheckbox,
     MatChipsModule,
-    MatFormFieldModule,
     MatIconButton,
     MatInputModule,
     MatSelectModule,
     ReactiveFormsModule,
-    RouterLink,
     RoundField,
+    RouterLink,
   ],
   templateUrl: './own-activity.html',
   styleUrl: './own-activity.scss',

@@ -1,17 +1,17 @@
 import { ChangeDetectionStrategy, Component, inject, input, output } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatDialog } from '@angular/material/dialog';
-import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatSelectModule } from '@angular/material/select';
 import { ROUND_TITLES } from '@gumo/core/rounds';
 import { type Activity, ROUND_KINDS, type Round } from '@gumo/core/vocabulary';
+import { FORM_FIELDS } from '../../common/form-field';
 import { RunPreview } from './run-preview';
 
 /** How an activity of the household's own is played, and a run of it to look at. */
 @Component({
   selector: 'gumo-round-field',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatButtonModule, MatFormFieldModule, MatSelectModule],
+  imports: [FORM_FIELDS, MatButtonModule, MatSelectModule],
   template: `
     <mat-form-field>
       <mat-label>How it is played</mat-label>

@@ -1,7 +1,6 @@
 import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
 import { FormBuilder, ReactiveFormsModule } from '@angular/forms';
 import { MatButton, MatIconButton } from '@angular/material/button';
-import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { MatSelectModule } from '@angular/material/select';
 import { RouterLink } from '@angular/router';
@@ -9,6 +8,7 @@ import { Song } from '@gumo/core/vocabulary';
 import { v7 as uuid } from 'uuid';
 import * as v from 'valibot';
 import { Api } from '../../common/api';
+import { FORM_FIELDS } from '../../common/form-field';
 import { Unsaved, faultOf, refused, valid } from '../../common/forms';
 import { Icon } from '../../common/icon';
 import { Conflicts } from '../../conflict/conflicts';
@@ -28,9 +28,9 @@ const EMPTY: Omit<Song, 'id'> = {
   selector: 'gumo-songbook',
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [
+    FORM_FIELDS,
     Icon,
     MatButton,
-    MatFormFieldModule,
     MatIconButton,
     MatInputModule,
     MatSelectModule,

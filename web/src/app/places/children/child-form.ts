@@ -18,9 +18,7 @@ import {
   type ValidationErrors,
 } from '@angular/forms';
 import { MatButton } from '@angular/material/button';
-import { MatButtonToggleModule } from '@angular/material/button-toggle';
 import { MatCheckboxModule } from '@angular/material/checkbox';
-import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { MatRadioModule } from '@angular/material/radio';
 import { MatSelectModule } from '@angular/material/select';
@@ -41,8 +39,10 @@ import { v7 as uuid } from 'uuid';
 import { AllergenField } from '../../common/allergen-field';
 import { Api, ApiProblem } from '../../common/api';
 import { Clock } from '../../common/clock';
+import { FORM_FIELDS } from '../../common/form-field';
 import { PEG_FILL, PegMark } from '../../common/peg-mark';
-import { POLICY_WORDS } from '../../common/words';
+import { TOGGLES } from '../../common/toggle';
+import { POLICY_WORDS, splitList } from '../../common/words';
 import { Conflicts, type FieldWords } from '../../conflict/conflicts';
 import { ChildrenActions, childrenFeature } from '../../state/children';
 import { ForgetChild } from './forget-child';
@@ -54,12 +54,6 @@ const MODE_WORDS: Record<AnswerMode, string> = {
   hands: 'hands things over',
 };
 const MODES = Object.keys(MODE_WORDS) as AnswerMode[];
-
-const splitList = (text: string): string[] =>
-  text
-    .split(',')
-    .map((word) => word.trim())
-    .filter((word) => word !== '');
 
 const listOf =
   (most: number, longest: number) =>
@@ -95,17 +89,17 @@ const CHILD_WORDS: FieldWords = {
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [
     AllergenField,
+    FORM_FIELDS,
     ForgetChild,
     MatButton,
-    MatButtonToggleModule,
     MatCheckboxModule,
-    MatFormFieldModule,
     MatInputModule,
     MatRadioModule,
     MatSelectModule,
     PegMark,
     ReactiveFormsModule,
     RouterLink,
+    TOGGLES,
   ],
   templateUrl: './child-form.html',
   styleUrl: './child-form.scss',

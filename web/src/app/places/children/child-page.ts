@@ -9,7 +9,6 @@ import {
 } from '@angular/core';
 import { takeUntilDestroyed, toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
-import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatMenuModule } from '@angular/material/menu';
 import { MatSelectModule } from '@angular/material/select';
 import { MatTabsModule } from '@angular/material/tabs';
@@ -20,6 +19,7 @@ import { Store } from '@ngrx/store';
 import { filter, map } from 'rxjs';
 import { Api } from '../../common/api';
 import { Clock } from '../../common/clock';
+import { FORM_FIELDS } from '../../common/form-field';
 import { Icon } from '../../common/icon';
 import { PegMark } from '../../common/peg-mark';
 import { POLICY_WORDS, ageWords, listWords } from '../../common/words';
@@ -51,9 +51,9 @@ const DETAILS: readonly Tab[] = [
   selector: 'gumo-child-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [
+    FORM_FIELDS,
     Icon,
     MatButton,
-    MatFormFieldModule,
     MatMenuModule,
     MatSelectModule,
     MatTabsModule,

@@ -9,7 +9,6 @@ import {
 } from '@angular/core';
 import { TextFieldModule } from '@angular/cdk/text-field';
 import { MatButton, MatIconButton } from '@angular/material/button';
-import { MatButtonToggleModule } from '@angular/material/button-toggle';
 import { MatCheckbox } from '@angular/material/checkbox';
 import { MatInputModule } from '@angular/material/input';
 import { FamilyLetter, addDays } from '@gumo/core/vocabulary';
@@ -18,6 +17,7 @@ import * as v from 'valibot';
 import { Api } from '../../common/api';
 import { Clock } from '../../common/clock';
 import { Icon } from '../../common/icon';
+import { TOGGLES } from '../../common/toggle';
 import { LOCAL_RULES, dayWords } from '../../common/words';
 
 const Line = v.object({ key: v.string(), words: v.string() });
@@ -58,15 +58,7 @@ interface Sentence {
 @Component({
   selector: 'gumo-family-tab',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [
-    Icon,
-    MatButton,
-    MatButtonToggleModule,
-    MatCheckbox,
-    MatIconButton,
-    MatInputModule,
-    TextFieldModule,
-  ],
+  imports: [Icon, MatButton, MatCheckbox, MatIconButton, MatInputModule, TOGGLES, TextFieldModule],
   templateUrl: './family-tab.html',
   styleUrl: './family-tab.scss',
 })

@@ -1,13 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { MatCheckbox } from '@angular/material/checkbox';
-import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { Router } from '@angular/router';
 import type { Child } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
 import * as v from 'valibot';
 import { Api } from '../../common/api';
+import { FORM_FIELDS } from '../../common/form-field';
 import { dayWords } from '../../common/words';
 import { ChildrenActions } from '../../state/children';
 
@@ -19,7 +19,7 @@ const Forgotten = v.object({
 @Component({
   selector: 'gumo-forget-child',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatButton, MatCheckbox, MatFormFieldModule, MatInputModule],
+  imports: [FORM_FIELDS, MatButton, MatCheckbox, MatInputModule],
   template: `
     @if (holders(); as holders) {
       <section class="sheet" role="status">

@@ -8,7 +8,6 @@ import {
   signal,
 } from '@angular/core';
 import { MatButton, MatIconButton } from '@angular/material/button';
-import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { MatSelectModule } from '@angular/material/select';
 import { MOST_SAMPLE_BYTES, SampleLine, type WorkSample } from '@gumo/core/vocabulary';
@@ -17,6 +16,7 @@ import { v7 as uuid } from 'uuid';
 import * as v from 'valibot';
 import { Api } from '../../common/api';
 import { Clock } from '../../common/clock';
+import { FORM_FIELDS } from '../../common/form-field';
 import { Icon } from '../../common/icon';
 import { dayWords } from '../../common/words';
 import { householdFeature } from '../../state/household';
@@ -28,7 +28,7 @@ const Lines = v.array(SampleLine);
 @Component({
   selector: 'gumo-samples-tab',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Icon, MatButton, MatFormFieldModule, MatIconButton, MatInputModule, MatSelectModule],
+  imports: [FORM_FIELDS, Icon, MatButton, MatIconButton, MatInputModule, MatSelectModule],
   template: `
     <header>
       <button matButton="filled" type="button" (click)="picked.click()">

@@ -8,7 +8,6 @@ import {
 } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { MatRipple } from '@angular/material/core';
-import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { LARGE_USES, asksWhatItHolds, readPasted, smallPart } from '@gumo/core/things';
 import { type Thing, newThing } from '@gumo/core/vocabulary';
@@ -17,6 +16,7 @@ import { v7 as uuid } from 'uuid';
 import * as v from 'valibot';
 import { Api } from '../../common/api';
 import { Clock } from '../../common/clock';
+import { FORM_FIELDS } from '../../common/form-field';
 import { Icon } from '../../common/icon';
 import { type NeedLine, NeedLines, Things } from '../../state/answers';
 import { ThingsActions, thingsFeature } from '../../state/things';
@@ -27,7 +27,7 @@ import { ThingRow } from './thing-row';
 @Component({
   selector: 'gumo-cupboard',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Icon, Kits, MatButton, MatFormFieldModule, MatInputModule, MatRipple, ThingRow],
+  imports: [FORM_FIELDS, Icon, Kits, MatButton, MatInputModule, MatRipple, ThingRow],
   templateUrl: './cupboard.html',
   styleUrl: './cupboard.scss',
 })

@@ -1,7 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { FormBuilder, type FormControl, ReactiveFormsModule } from '@angular/forms';
 import { MatButton } from '@angular/material/button';
-import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { MatSelectModule } from '@angular/material/select';
 import { Amount, Kit, daysBetween } from '@gumo/core/vocabulary';
@@ -10,6 +9,7 @@ import { v7 as uuid } from 'uuid';
 import * as v from 'valibot';
 import { Api } from '../../common/api';
 import { Clock } from '../../common/clock';
+import { FORM_FIELDS } from '../../common/form-field';
 import { Unsaved, faultOf, refused, valid } from '../../common/forms';
 import { Icon } from '../../common/icon';
 import { Conflicts } from '../../conflict/conflicts';
@@ -23,14 +23,7 @@ const DAYS_A_WEEK = 7;
 @Component({
   selector: 'gumo-kits',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [
-    Icon,
-    MatButton,
-    MatFormFieldModule,
-    MatInputModule,
-    MatSelectModule,
-    ReactiveFormsModule,
-  ],
+  imports: [FORM_FIELDS, Icon, MatButton, MatInputModule, MatSelectModule, ReactiveFormsModule],
   templateUrl: './kits.html',
   styleUrl: './kits.scss',
 })

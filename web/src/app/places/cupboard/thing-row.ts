@@ -15,7 +15,6 @@ import { toSignal } from '@angular/core/rxjs-interop';
 import { FormBuilder, ReactiveFormsModule } from '@angular/forms';
 import { MatButton } from '@angular/material/button';
 import { MatCheckboxModule } from '@angular/material/checkbox';
-import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { MatSelectModule } from '@angular/material/select';
 import { asksWhatItHolds, smallPartReason } from '@gumo/core/things';
@@ -33,7 +32,9 @@ import { startWith } from 'rxjs';
 import * as v from 'valibot';
 import { AllergenField } from '../../common/allergen-field';
 import { Api } from '../../common/api';
+import { FORM_FIELDS } from '../../common/form-field';
 import { Unsaved, faultOf, refused, valid } from '../../common/forms';
+import { splitList } from '../../common/words';
 import { Conflicts, type FieldWords } from '../../conflict/conflicts';
 
 const KINDS: readonly (readonly [Shape['kind'], string])[] = [
@@ -86,23 +87,24 @@ const MEASURES: Record<Shape['kind'], readonly (readonly [Measure, string])[]> =
   ],
 };
 
-const parts = (text: string): string[] =>
-  text
-    .split(',')
-    .map((part) => part.trim())
-    .filter((part) => part !== '');
 /** "24 blue, 20 orange"; what has no count is passed over. */
 const Colors = v.pipe(
   v.string(),
   v.transform((text) =>
-    parts(text).flatMap((part) => {
+    splitList(text).flatMap((part) => {
       const [, count, name] = /^(\d+)\s+(.+)$/.exec(part) ?? [];
       return count && name ? [{ count: Number(count), name }] : [];
     }),
   ),
   Thing.entries.colors,
 );
-const Interests = v.pipe(v.string(), v.transform(parts), Thing.entries.interests);
+const Interests = v.pipe(v.string(), v.transform(splitList), Thing.entries.interests);
+
+/** What a text lists; nothing while it is wrong. */
+function listIn<T>(schema: v.GenericSchema<string, T[]>, text: string): T[] {
+  const { success, output } = v.safeParse(schema, text);
+  return success ? output : [];
+}
 
 /** One thing of the cupboard, being changed in its place. */
 @Component({
@@ -110,9 +112,9 @@ const Interests = v.pipe(v.string(), v.transform(parts), Thing.entries.interests
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [
     AllergenField,
+    FORM_FIELDS,
     MatButton,
     MatCheckboxModule,
-    MatFormFieldModule,
     MatInputModule,
     MatSelectModule,
     ReactiveFormsModule,
@@ -287,8 +289,8 @@ export class ThingRow {
     return {
       ...{ id, version, count, name, use, box, alike, consumable, hazards },
       shape: { kind, ...Object.fromEntries(measures) } as Shape,
-      colors: v.safeParse(Colors, colors).success ? v.parse(Colors, colors) : [],
-      interests: v.safeParse(Interests, interests).success ? v.parse(Interests, interests) : [],
+      colors: listIn(Colors, colors),
+      interests: listIn(Interests, interests),
       ...(faces === undefined ? {} : { faces }),
       ...(allergens === null ? {} : { allergens: [...allergens] }),
     };

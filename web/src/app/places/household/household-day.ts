@@ -1,10 +1,8 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { type AbstractControl, FormArray, FormBuilder, ReactiveFormsModule } from '@angular/forms';
 import { MatButton, MatIconButton } from '@angular/material/button';
-import { MatButtonToggleModule } from '@angular/material/button-toggle';
 import { MatCheckbox } from '@angular/material/checkbox';
 import { MatDialog } from '@angular/material/dialog';
-import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { MatSelectModule } from '@angular/material/select';
 import { BANDS, type Band, Closure, Moment } from '@gumo/core/vocabulary';
@@ -12,8 +10,10 @@ import { Store } from '@ngrx/store';
 import { firstValueFrom } from 'rxjs';
 import { Api } from '../../common/api';
 import { Clock } from '../../common/clock';
+import { FORM_FIELDS } from '../../common/form-field';
 import { faultOf, valid } from '../../common/forms';
 import { Icon } from '../../common/icon';
+import { TOGGLES } from '../../common/toggle';
 import { householdFeature } from '../../state/household';
 import { HouseholdDraft } from './household-draft';
 import { HouseholdNav } from './household-nav';
@@ -39,16 +39,16 @@ const NEW_MOMENT: Omit<Moment, 'id'> = {
   selector: 'gumo-household-day',
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [
+    FORM_FIELDS,
     HouseholdNav,
     Icon,
     MatButton,
-    MatButtonToggleModule,
     MatCheckbox,
-    MatFormFieldModule,
     MatIconButton,
     MatInputModule,
     MatSelectModule,
     ReactiveFormsModule,
+    TOGGLES,
   ],
   providers: [HouseholdDraft],
   template: `

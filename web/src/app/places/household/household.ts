@@ -1,15 +1,15 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { FormBuilder, ReactiveFormsModule } from '@angular/forms';
 import { MatButton } from '@angular/material/button';
-import { MatButtonToggleModule } from '@angular/material/button-toggle';
 import type { MatOption } from '@angular/material/core';
-import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { MatSelectModule } from '@angular/material/select';
 import { ADULT_MINUTES, CARDS_A_DAY } from '@gumo/core/planning';
 import { Household as HouseholdSchema, type Household as Settings } from '@gumo/core/vocabulary';
+import { FORM_FIELDS } from '../../common/form-field';
 import { faultOf, valid } from '../../common/forms';
 import { COUNTING_LANGUAGES } from '../../common/number-words';
+import { TOGGLES } from '../../common/toggle';
 import { languageName } from '../../common/words';
 import { HouseholdDraft } from './household-draft';
 import { HouseholdNav } from './household-nav';
@@ -196,13 +196,13 @@ const QUESTIONS: readonly Question[] = [
   selector: 'gumo-household',
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [
+    FORM_FIELDS,
     HouseholdNav,
     MatButton,
-    MatButtonToggleModule,
-    MatFormFieldModule,
     MatInputModule,
     MatSelectModule,
     ReactiveFormsModule,
+    TOGGLES,
   ],
   providers: [HouseholdDraft],
   template: `

@@ -9,7 +9,6 @@ import {
 import { toSignal } from '@angular/core/rxjs-interop';
 import { FormBuilder, type FormGroup, ReactiveFormsModule } from '@angular/forms';
 import { MatButton, MatIconButton } from '@angular/material/button';
-import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { MatRadioModule } from '@angular/material/radio';
 import { MatSelectModule } from '@angular/material/select';
@@ -26,6 +25,7 @@ import * as v from 'valibot';
 import { Api, ApiProblem } from '../../common/api';
 import { Clock } from '../../common/clock';
 import { Door } from '../../common/door';
+import { FORM_FIELDS } from '../../common/form-field';
 import { faultOf, refused, valid } from '../../common/forms';
 import { Icon } from '../../common/icon';
 import { instantWords } from '../../common/words';
@@ -57,10 +57,10 @@ const FILES = [
   selector: 'gumo-sharing',
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [
+    FORM_FIELDS,
     HouseholdNav,
     Icon,
     MatButton,
-    MatFormFieldModule,
     MatIconButton,
     MatInputModule,
     MatRadioModule,
@@ -151,10 +151,14 @@ export class Sharing {
     const draft = this.draft();
     if (!draft || this.choice.invalid) return Promise.resolve();
     const words = on ? 'Opening the door …' : 'Shutting the door …';
-    return this.run(words, async () => {
-      this.show(await this.api.send('PUT', '/access/sharing', { ...draft, on }, SharingState));
-      if (!on) this.pairing.set(null);
-    });
+    return this.run(
+      words,
+      async () => {
+        this.show(await this.api.send('PUT', '/access/sharing', { ...draft, on }, SharingState));
+        if (!on) this.pairing.set(null);
+      },
+      this.choice,
+    );
   }
 
   protected async setPassword(): Promise<void> {
@@ -163,13 +167,17 @@ export class Sharing {
       this.password.controls.again.setErrors({ fault: 'is not the same as the new one' });
       return;
     }
-    await this.run('Keeping the password …', async () => {
-      const body = { current, next };
-      this.show(await this.api.send('PUT', '/access/password', body, SharingState));
-      this.password.reset();
-      this.askingPassword.set(false);
-      this.said.set('The password is kept. Other keepers’ devices sign in again with it.');
-    });
+    await this.run(
+      'Keeping the password …',
+      async () => {
+        const body = { current, next };
+        this.show(await this.api.send('PUT', '/access/password', body, SharingState));
+        this.password.reset();
+        this.askingPassword.set(false);
+        this.said.set('The password is kept. Other keepers’ devices sign in again with it.');
+      },
+      this.password,
+    );
   }
 
   protected pair(): Promise<void> {
@@ -199,13 +207,17 @@ export class Sharing {
   /** The lock of the device at hand. */
   protected keepLock(): Promise<void> {
     const { minutes, pin } = this.ownLock.getRawValue();
-    return this.run('', async () => {
-      const body = { minutes, pin: pin === '' ? null : pin };
-      await this.api.send('PUT', '/access/lock', body, v.null());
-      await this.door.load();
-      this.ownLock.controls.pin.reset();
-      this.said.set('Kept.');
-    });
+    return this.run(
+      '',
+      async () => {
+        const body = { minutes, pin: pin === '' ? null : pin };
+        await this.api.send('PUT', '/access/lock', body, v.null());
+        await this.door.load();
+        this.ownLock.controls.pin.reset();
+        this.said.set('Kept.');
+      },
+      this.ownLock,
+    );
   }
 
   private show(state: SharingState): void {
@@ -214,7 +226,8 @@ export class Sharing {
     this.choice.reset({ port: state.port, encryption: state.encryption });
   }
 
-  private async run(words: string, work: () => Promise<void>): Promise<void> {
+  /** @param form whose fields the work sends */
+  private async run(words: string, work: () => Promise<void>, form?: FormGroup): Promise<void> {
     this.busy.set(words);
     this.message.set(null);
     this.said.set('');
@@ -222,21 +235,12 @@ export class Sharing {
       await work();
     } catch (error) {
       // What is wrong stands under its field where there is one on screen.
-      const left = [this.password, this.choice, this.ownLock].reduce<unknown>(
-        (rest, form) => (rest instanceof ApiProblem ? within(form, rest) : rest),
-        error,
-      );
-      if (left !== null) this.message.set(wordsFor(left));
+      const isSaid = form !== undefined && refused(form, error) === null;
+      if (!isSaid) this.message.set(wordsFor(error));
     } finally {
       this.busy.set('');
     }
   }
-}
-
-/** What of a refusal has no field in a form; null where it had one. */
-function within(form: FormGroup, error: ApiProblem): ApiProblem | null {
-  if (!error.errors.some(({ field }) => form.get(field))) return error;
-  return refused(form, error) === null ? null : error;
 }
 
 function wordsFor(error: unknown): string {

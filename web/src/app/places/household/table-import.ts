@@ -1,10 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatSelectModule } from '@angular/material/select';
 import { NEEDED_COLUMNS, TRY_COLUMNS, type TryColumn } from '@gumo/core/exchange';
 import * as v from 'valibot';
 import { Api } from '../../common/api';
+import { FORM_FIELDS } from '../../common/form-field';
 import { Icon } from '../../common/icon';
 
 const RowSaid = v.object({ row: v.number(), what: v.string(), words: v.string() });
@@ -44,7 +44,7 @@ const WHAT_WORDS: Readonly<Record<string, string>> = {
 @Component({
   selector: 'gumo-table-import',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Icon, MatButton, MatFormFieldModule, MatSelectModule],
+  imports: [FORM_FIELDS, Icon, MatButton, MatSelectModule],
   template: `
     @for (kind of kinds; track kind[0]) {
       <button matButton="outlined" type="button" (click)="picked.click()">

@@ -1,12 +1,12 @@
 import { LiveAnnouncer } from '@angular/cdk/a11y';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { MatButtonToggleModule } from '@angular/material/button-toggle';
-import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { UNITS, compareAlong, laidWell, lengthWords, readAlong } from '@gumo/core/measuring';
 import { Store } from '@ngrx/store';
+import { FORM_FIELDS } from '../../common/form-field';
 import { PegMark } from '../../common/peg-mark';
+import { TOGGLES } from '../../common/toggle';
 import { householdFeature } from '../../state/household';
 import { MeasuringSitting } from './measuring-sitting';
 import { Takers } from './takers';
@@ -30,7 +30,7 @@ const ASKED = { least: 2, most: 10 } as const;
 @Component({
   selector: 'gumo-along',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatButton, MatButtonToggleModule, MatFormFieldModule, MatInputModule, PegMark, Takers],
+  imports: [FORM_FIELDS, MatButton, MatInputModule, PegMark, TOGGLES, Takers],
   templateUrl: './along.html',
   styleUrls: ['./kit.scss', './along.scss'],
 })

@@ -1,11 +1,11 @@
 import { LiveAnnouncer } from '@angular/cdk/a11y';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButton, MatIconButton } from '@angular/material/button';
-import { MatButtonToggleModule } from '@angular/material/button-toggle';
 import { BalanceOrder, type Weighing, heftOf, heldBy, thingMl } from '@gumo/core/measuring';
 import { Store } from '@ngrx/store';
 import { Icon } from '../../common/icon';
 import { PegMark } from '../../common/peg-mark';
+import { TOGGLES } from '../../common/toggle';
 import { listWords } from '../../common/words';
 import { thingsFeature } from '../../state/things';
 import { MeasuringSitting } from './measuring-sitting';
@@ -23,7 +23,7 @@ const UNIT_G = 12;
 @Component({
   selector: 'gumo-balance',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Icon, MatButton, MatButtonToggleModule, MatIconButton, PegMark, Takers, ThingField],
+  imports: [Icon, MatButton, MatIconButton, PegMark, TOGGLES, Takers, ThingField],
   templateUrl: './balance.html',
   styleUrls: ['./kit.scss', './balance.scss'],
 })

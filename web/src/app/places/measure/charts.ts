@@ -8,8 +8,6 @@ import {
   signal,
 } from '@angular/core';
 import { MatButton, MatIconButton } from '@angular/material/button';
-import { MatButtonToggleModule } from '@angular/material/button-toggle';
-import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import {
   type BasketThing,
@@ -19,8 +17,10 @@ import {
   sortedBy,
 } from '@gumo/core/measuring';
 import { Store } from '@ngrx/store';
+import { FORM_FIELDS } from '../../common/form-field';
 import { Icon } from '../../common/icon';
 import { PegMark } from '../../common/peg-mark';
+import { TOGGLES } from '../../common/toggle';
 import { thingsFeature } from '../../state/things';
 import { MeasuringSitting } from './measuring-sitting';
 import { Takers } from './takers';
@@ -53,13 +53,13 @@ const ACTIVITY = 'columns-chart';
   selector: 'gumo-charts',
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [
+    FORM_FIELDS,
     Icon,
     MatButton,
-    MatButtonToggleModule,
-    MatFormFieldModule,
     MatIconButton,
     MatInputModule,
     PegMark,
+    TOGGLES,
     Takers,
     ThingsChart,
   ],

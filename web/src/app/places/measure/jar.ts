@@ -9,9 +9,7 @@ import {
   untracked,
 } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { MatButtonToggleModule } from '@angular/material/button-toggle';
 import { MatExpansionModule } from '@angular/material/expansion';
-import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { MatSelectModule } from '@angular/material/select';
 import {
@@ -30,7 +28,9 @@ import {
 import { Store } from '@ngrx/store';
 import * as v from 'valibot';
 import { Api } from '../../common/api';
+import { FORM_FIELDS } from '../../common/form-field';
 import { PegMark } from '../../common/peg-mark';
+import { TOGGLES } from '../../common/toggle';
 import { thingsFeature } from '../../state/things';
 import { HundredRange } from './hundred-range';
 import { MeasuringSitting } from './measuring-sitting';
@@ -54,6 +54,13 @@ const SIZE_WORDS = {
   heightMm: 'high',
   ml: 'holds',
 } as const;
+
+/** What is measured of a jar of each kind. */
+const SIZES_OF: Readonly<Record<Jar['kind'], readonly (keyof typeof SIZE_WORDS)[]>> = {
+  cylinder: ['diameterMm', 'heightMm'],
+  box: ['lengthMm', 'widthMm', 'heightMm'],
+  water: ['ml'],
+};
 const CUP_WORDS = { cupMl: 'a cup of', inCup: 'holds' } as const;
 /** The items that amounts are noted under, nearest first. */
 const AMOUNTS = {
@@ -66,14 +73,14 @@ const AMOUNTS = {
   selector: 'gumo-jar',
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [
+    FORM_FIELDS,
     HundredRange,
     MatButton,
-    MatButtonToggleModule,
     MatExpansionModule,
-    MatFormFieldModule,
     MatInputModule,
     MatSelectModule,
     PegMark,
+    TOGGLES,
     Takers,
   ],
   templateUrl: './jar.html',
@@ -86,6 +93,8 @@ export class JarTool {
   protected readonly sitting = inject(MeasuringSitting);
 
   protected readonly kind = signal<Jar['kind']>('cylinder');
+  protected readonly sizeWords = SIZE_WORDS;
+  protected readonly measured = computed(() => SIZES_OF[this.kind()]);
   protected readonly sizes = signal({
     diameterMm: 90,
     lengthMm: 100,

@@ -1,7 +1,6 @@
 import { LiveAnnouncer } from '@angular/cdk/a11y';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { MatButtonToggleModule } from '@angular/material/button-toggle';
 import { MatRipple } from '@angular/material/core';
 import { MatSliderModule } from '@angular/material/slider';
 import {
@@ -18,6 +17,7 @@ import {
 } from '@gumo/core/measuring';
 import { shuffled } from '@gumo/core/numbers';
 import { PegMark } from '../../common/peg-mark';
+import { TOGGLES } from '../../common/toggle';
 import { MeasuringSitting } from './measuring-sitting';
 import { Takers } from './takers';
 import { Token } from './token';
@@ -50,7 +50,7 @@ const SURFACE = ['hole', 'heart', 'leaf', 'house'];
 @Component({
   selector: 'gumo-mirrors',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatButton, MatButtonToggleModule, MatRipple, MatSliderModule, PegMark, Takers, Token],
+  imports: [MatButton, MatRipple, MatSliderModule, PegMark, TOGGLES, Takers, Token],
   templateUrl: './mirrors.html',
   styleUrls: ['./kit.scss', './mirrors.scss'],
 })

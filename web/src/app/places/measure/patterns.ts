@@ -1,7 +1,6 @@
 import { LiveAnnouncer } from '@angular/cdk/a11y';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { MatButtonToggleModule } from '@angular/material/button-toggle';
 import { MatRipple } from '@angular/material/core';
 import {
   DRAWINGS,
@@ -16,6 +15,7 @@ import {
   withMistake,
 } from '@gumo/core/measuring';
 import { seeded, shuffled } from '@gumo/core/numbers';
+import { TOGGLES } from '../../common/toggle';
 import { MeasuringSitting } from './measuring-sitting';
 import { Takers } from './takers';
 import { TOKEN_SETS, Token, type TokenSet, tokenWords } from './token';
@@ -39,7 +39,7 @@ const ORDINALS = ['first', 'second', 'third'] as const;
 @Component({
   selector: 'gumo-patterns',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatButton, MatButtonToggleModule, MatRipple, Takers, Token],
+  imports: [MatButton, MatRipple, TOGGLES, Takers, Token],
   templateUrl: './patterns.html',
   styleUrls: ['./kit.scss', './patterns.scss'],
 })

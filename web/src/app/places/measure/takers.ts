@@ -1,13 +1,13 @@
 import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
-import { MatButtonToggleModule } from '@angular/material/button-toggle';
 import { PegMark } from '../../common/peg-mark';
+import { TOGGLES } from '../../common/toggle';
 import { MeasuringSitting } from './measuring-sitting';
 
 /** Who takes part, by one tap each. */
 @Component({
   selector: 'gumo-takers',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatButtonToggleModule, PegMark],
+  imports: [PegMark, TOGGLES],
   template: `
     <div role="group" [attr.aria-label]="words()">
       <span class="soft">{{ words() }}</span>

@@ -1,15 +1,15 @@
 import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
 import { MatAutocompleteModule } from '@angular/material/autocomplete';
 import { MatButton } from '@angular/material/button';
-import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
+import { FORM_FIELDS } from '../../common/form-field';
 import { Icon } from '../../common/icon';
 
 /** The name of a thing, of the cupboard or any other, one after the other as fast as they are typed. */
 @Component({
   selector: 'gumo-thing-field',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Icon, MatAutocompleteModule, MatButton, MatFormFieldModule, MatInputModule],
+  imports: [FORM_FIELDS, Icon, MatAutocompleteModule, MatButton, MatInputModule],
   template: `
     <mat-form-field class="wide">
       <mat-label>Thing</mat-label>

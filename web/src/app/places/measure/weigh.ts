@@ -10,8 +10,6 @@ import {
 } from '@angular/core';
 import { LiveAnnouncer } from '@angular/cdk/a11y';
 import { MatButton, MatIconButton } from '@angular/material/button';
-import { MatButtonToggleModule } from '@angular/material/button-toggle';
-import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import {
   MASS_UNITS,
@@ -40,8 +38,10 @@ import {
 import type { Child } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
 import { Cell, type Column, DataTable } from '../../common/data-table';
+import { FORM_FIELDS } from '../../common/form-field';
 import { Icon } from '../../common/icon';
 import { PegMark } from '../../common/peg-mark';
+import { TOGGLES } from '../../common/toggle';
 import { householdFeature } from '../../state/household';
 import { thingsFeature } from '../../state/things';
 import { MeasuringSitting } from './measuring-sitting';
@@ -64,13 +64,13 @@ const SIDES: readonly { readonly side: Side; readonly words: string }[] = [
   imports: [
     Cell,
     DataTable,
+    FORM_FIELDS,
     Icon,
     MatButton,
-    MatButtonToggleModule,
-    MatFormFieldModule,
     MatIconButton,
     MatInputModule,
     PegMark,
+    TOGGLES,
     Takers,
     ThingField,
   ],

@@ -1,4 +1,5 @@
 import { TestBed } from '@angular/core/testing';
+import { MatButtonToggleHarness } from '@angular/material/button-toggle/testing';
 import { SHEETS } from '@gumo/core/sheets';
 import { Place, aChild, aThing, id } from '../../testing/place';
 import { Print } from './print';
@@ -90,5 +91,9 @@ describe('the print shop', () => {
     // One way always stays.
     await place.click('numerals');
     expect(link(place, 'Open as PDF').searchParams.get('faces')).toBe('numeral');
+    const numerals = await place.loader.getHarness(
+      MatButtonToggleHarness.with({ text: 'numerals' }),
+    );
+    expect(await numerals.isChecked()).toBeTrue();
   });
 });

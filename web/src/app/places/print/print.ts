@@ -8,9 +8,7 @@ import {
   signal,
 } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { MatButtonToggleModule } from '@angular/material/button-toggle';
 import { MatCheckbox } from '@angular/material/checkbox';
-import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { MatSelectModule } from '@angular/material/select';
 import { DomSanitizer } from '@angular/platform-browser';
@@ -39,6 +37,8 @@ import { Store } from '@ngrx/store';
 import { v7 as uuid } from 'uuid';
 import { Api } from '../../common/api';
 import { Clock } from '../../common/clock';
+import { FORM_FIELDS } from '../../common/form-field';
+import { TOGGLES } from '../../common/toggle';
 import { childrenFeature } from '../../state/children';
 import { householdFeature } from '../../state/household';
 import { ThingsActions, thingsFeature } from '../../state/things';
@@ -80,14 +80,14 @@ const FLAGS = ['answers', 'twoSided', 'laminate'] as const;
   selector: 'gumo-print',
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [
+    FORM_FIELDS,
     MatButton,
-    MatButtonToggleModule,
     MatCheckbox,
-    MatFormFieldModule,
     MatInputModule,
     MatSelectModule,
     RouterLink,
     SheetKinds,
+    TOGGLES,
   ],
   templateUrl: './print.html',
   styleUrl: './print.scss',

@@ -1,6 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
-import { MatButtonToggleModule } from '@angular/material/button-toggle';
 import { MAT_DIALOG_DATA, MatDialogModule, MatDialogRef } from '@angular/material/dialog';
 import type { AlsoWith } from '@gumo/core/activities';
 import {
@@ -11,6 +10,7 @@ import {
   type SittingEnd,
 } from '@gumo/core/vocabulary';
 import { PegMark } from '../../common/peg-mark';
+import { TOGGLES } from '../../common/toggle';
 
 /** One bead that moved in a session, and why. */
 export interface Moved {
@@ -51,7 +51,7 @@ const MOOD_WORDS: Record<Mood, string> = {
 @Component({
   selector: 'gumo-finish-dialog',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatButtonModule, MatButtonToggleModule, MatDialogModule, PegMark],
+  imports: [MatButtonModule, MatDialogModule, PegMark, TOGGLES],
   template: `
     @if (!over()) {
       <h2 mat-dialog-title>How was it?</h2>

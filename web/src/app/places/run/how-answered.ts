@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
-import { MatButtonToggleModule } from '@angular/material/button-toggle';
 import { ANSWERED, type Answered, type Observation } from '@gumo/core/vocabulary';
+import { TOGGLES } from '../../common/toggle';
 
 export type Reason = NonNullable<Observation['reason']> | null;
 
@@ -21,7 +21,7 @@ const REASONS: readonly (readonly [NonNullable<Reason>, string])[] = [
 @Component({
   selector: 'gumo-how-answered',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatButtonToggleModule],
+  imports: [TOGGLES],
   template: `
     <mat-button-toggle-group
       aria-label="How the child answered"

@@ -1,10 +1,10 @@
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
-import { MatButtonToggleModule } from '@angular/material/button-toggle';
 import { MatMenuModule } from '@angular/material/menu';
 import { MatSlideToggleModule } from '@angular/material/slide-toggle';
 import type { Child } from '@gumo/core/vocabulary';
 import { PegMark } from '../../common/peg-mark';
+import { TOGGLES } from '../../common/toggle';
 import { topWords } from '../../common/words';
 import type { Choice } from './other-games';
 
@@ -12,7 +12,7 @@ import type { Choice } from './other-games';
 @Component({
   selector: 'gumo-participants',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatButtonModule, MatButtonToggleModule, MatMenuModule, MatSlideToggleModule, PegMark],
+  imports: [MatButtonModule, MatMenuModule, MatSlideToggleModule, PegMark, TOGGLES],
   template: `
     <mat-button-toggle-group
       aria-label="Children in this session"

@@ -10,12 +10,12 @@ import {
   signal,
 } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { MatButtonToggleModule } from '@angular/material/button-toggle';
 import { Router, RouterLink } from '@angular/router';
 import { FRAME, HANDLINGS, type AnyHandling, type Control, countOf } from '@gumo/core/handling';
 import { type Random, seeded } from '@gumo/core/numbers';
 import { Store } from '@ngrx/store';
 import { Clock } from '../../common/clock';
+import { TOGGLES } from '../../common/toggle';
 import { UsedIn } from '../../common/used-in';
 import { Icon } from '../../common/icon';
 import { NumberWords } from '../../common/number-words';
@@ -38,10 +38,10 @@ const WORD_MS = 900;
   imports: [
     Icon,
     MatButton,
-    MatButtonToggleModule,
     PartWhole,
     RouterLink,
     SceneView,
+    TOGGLES,
     ToTheChild,
     TraceDigit,
     UsedIn,

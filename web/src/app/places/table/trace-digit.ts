@@ -7,9 +7,9 @@ import {
   viewChild,
 } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { MatButtonToggleModule } from '@angular/material/button-toggle';
 import { type TraceSeen, strokesOf, usualWish } from '@gumo/core/sheets';
 import { Store } from '@ngrx/store';
+import { TOGGLES } from '../../common/toggle';
 import { TRACE_WORDS, type TraceLook, TracePad } from '../../handling/trace-pad';
 import { householdFeature } from '../../state/household';
 
@@ -23,7 +23,7 @@ const LOOKS: readonly (readonly [TraceLook, string])[] = [
 @Component({
   selector: 'gumo-trace-digit',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatButton, MatButtonToggleModule, TracePad],
+  imports: [MatButton, TOGGLES, TracePad],
   template: `
     <section class="on-it">
       <h1>A digit to trace</h1>

@@ -10,7 +10,6 @@ import {
 } from '@angular/core';
 import { TextFieldModule } from '@angular/cdk/text-field';
 import { MatButton } from '@angular/material/button';
-import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { RouterLink } from '@angular/router';
 import { FIRST_LOOK } from '@gumo/core/evidence';
@@ -20,6 +19,7 @@ import { Store } from '@ngrx/store';
 import * as v from 'valibot';
 import { Api, ApiProblem } from '../../common/api';
 import { Clock } from '../../common/clock';
+import { FORM_FIELDS } from '../../common/form-field';
 import { Icon } from '../../common/icon';
 import { PegMark } from '../../common/peg-mark';
 import { OUTCOME_WORDS, dayWords } from '../../common/words';
@@ -37,15 +37,7 @@ const ORDER: readonly Outcome[] = ['own', 'help', 'not-yet', 'not-now'];
 @Component({
   selector: 'gumo-day-end',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [
-    Icon,
-    MatButton,
-    MatFormFieldModule,
-    MatInputModule,
-    PegMark,
-    RouterLink,
-    TextFieldModule,
-  ],
+  imports: [FORM_FIELDS, Icon, MatButton, MatInputModule, PegMark, RouterLink, TextFieldModule],
   templateUrl: './day-end.html',
   styleUrl: './day-end.scss',
 })

@@ -1,6 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButton, MatIconButton } from '@angular/material/button';
-import { MatButtonToggleModule } from '@angular/material/button-toggle';
 import { Router } from '@angular/router';
 import { numberWord } from '@gumo/core/numbers';
 import { PlanEntry, type PlanEntryDraft } from '@gumo/core/vocabulary';
@@ -11,6 +10,7 @@ import { Api } from '../../common/api';
 import { Clock } from '../../common/clock';
 import { Icon } from '../../common/icon';
 import { PegMark } from '../../common/peg-mark';
+import { TOGGLES } from '../../common/toggle';
 import { topWords } from '../../common/words';
 import { childrenFeature } from '../../state/children';
 import { householdFeature } from '../../state/household';
@@ -24,7 +24,7 @@ const LENGTHS = [5, 10, 15] as const;
 @Component({
   selector: 'gumo-five-minutes',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Icon, MatButton, MatButtonToggleModule, MatIconButton, PegMark],
+  imports: [Icon, MatButton, MatIconButton, PegMark, TOGGLES],
   template: `
     @if (!open()) {
       <button matButton="outlined" type="button" (click)="ask()">

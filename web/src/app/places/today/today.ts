@@ -8,7 +8,6 @@ import {
 } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButton, MatIconButton } from '@angular/material/button';
-import { MatButtonToggleModule } from '@angular/material/button-toggle';
 import { MatDialog } from '@angular/material/dialog';
 import { ActivatedRoute, Router, RouterLink } from '@angular/router';
 import type { Moment, PlanEntry } from '@gumo/core/vocabulary';
@@ -20,6 +19,7 @@ import { Clock } from '../../common/clock';
 import { Door } from '../../common/door';
 import { Icon } from '../../common/icon';
 import { PegMark } from '../../common/peg-mark';
+import { TOGGLES } from '../../common/toggle';
 import { childrenFeature } from '../../state/children';
 import { DayActions, dayFeature } from '../../state/day';
 import { householdFeature } from '../../state/household';
@@ -52,12 +52,12 @@ interface MomentView {
     LayReady,
     LeftUndone,
     MatButton,
-    MatButtonToggleModule,
     MatIconButton,
     PegMark,
     RecordsNotice,
     RouterLink,
     Suggestions,
+    TOGGLES,
   ],
   templateUrl: './today.html',
   styleUrl: './today.scss',

@@ -1,4 +1,3 @@
-import { BreakpointObserver } from '@angular/cdk/layout';
 import { type CdkDragDrop, CdkDrag, CdkDropList, CdkDropListGroup } from '@angular/cdk/drag-drop';
 import {
   ChangeDetectionStrategy,
@@ -10,22 +9,18 @@ import {
   output,
   signal,
 } from '@angular/core';
-import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButton, MatIconButton } from '@angular/material/button';
-import { MatButtonToggleModule } from '@angular/material/button-toggle';
 import { MatRipple } from '@angular/material/core';
 import type { Band, Child, PlanEntry } from '@gumo/core/vocabulary';
 import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
-import { map } from 'rxjs';
+import { PHONE, screenIs } from '../../common/screen';
 import { BandSign } from '../../common/band-sign';
 import { Icon } from '../../common/icon';
 import { PegMark } from '../../common/peg-mark';
+import { TOGGLES } from '../../common/toggle';
 import type { WeekDay } from '../../state/week-answers';
 import { type CardView, WeekCard } from './week-card';
-
-/** Narrower than this one day is shown at a time. */
-const PHONE = '(max-width: 700px)';
 
 /** One day and one band: the cards there, and places left empty. */
 export interface CellView {
@@ -56,10 +51,10 @@ export interface CardMove {
     CdkDropListGroup,
     Icon,
     MatButton,
-    MatButtonToggleModule,
     MatIconButton,
     MatRipple,
     PegMark,
+    TOGGLES,
     WeekCard,
   ],
   templateUrl: './week-board.html',
@@ -83,12 +78,7 @@ export class WeekBoard {
   readonly adding = output<{ day: string; band: Band }>();
 
   private readonly element = inject<ElementRef<HTMLElement>>(ElementRef);
-  protected readonly phone = toSignal(
-    inject(BreakpointObserver)
-      .observe(PHONE)
-      .pipe(map(({ matches }) => matches)),
-    { initialValue: false },
-  );
+  protected readonly phone = screenIs(PHONE);
   /** The day that a phone shows, where one was chosen. */
   protected readonly chosenDay = signal<string | null>(null);
   /** The one day on screen; null where all are. */

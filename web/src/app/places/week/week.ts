@@ -1,4 +1,3 @@
-import { BreakpointObserver } from '@angular/cdk/layout';
 import {
   ChangeDetectionStrategy,
   Component,
@@ -13,9 +12,7 @@ import {
   signal,
   untracked,
 } from '@angular/core';
-import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButton, MatIconButton } from '@angular/material/button';
-import { MatButtonToggleModule } from '@angular/material/button-toggle';
 import { MatDialog } from '@angular/material/dialog';
 import { MatMenuModule } from '@angular/material/menu';
 import { MatSidenavModule } from '@angular/material/sidenav';
@@ -32,9 +29,10 @@ import {
 import { Store } from '@ngrx/store';
 import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
-import { map } from 'rxjs';
+import { WIDE, screenIs } from '../../common/screen';
 import { Clock } from '../../common/clock';
 import { Icon } from '../../common/icon';
+import { TOGGLES } from '../../common/toggle';
 import { childrenFeature } from '../../state/children';
 import { householdFeature } from '../../state/household';
 import { WeekActions, weekFeature } from '../../state/week';
@@ -59,12 +57,12 @@ const DAYS = 7;
     CoverageRows,
     Icon,
     MatButton,
-    MatButtonToggleModule,
     MatIconButton,
     MatMenuModule,
     MatSidenavModule,
     PlanningBar,
     RouterLink,
+    TOGGLES,
     WeekBoard,
     WeekGaps,
     WhyPanel,
@@ -85,12 +83,7 @@ export class Week {
   private readonly dialog = inject(MatDialog);
   protected readonly planning = inject(Planning);
   /** Room for the reasons beside the week; they lie over it where there is none. */
-  protected readonly wide = toSignal(
-    inject(BreakpointObserver)
-      .observe('(min-width: 1000px)')
-      .pipe(map(({ matches }) => matches)),
-    { initialValue: true },
-  );
+  protected readonly wide = screenIs(WIDE);
 
   private readonly household = this.store.selectSignal(householdFeature.selectHousehold);
   private readonly activityById = this.store.selectSignal(householdFeature.selectActivityById);
