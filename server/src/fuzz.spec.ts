@@ -147,7 +147,8 @@ describe('files that nobody meant', () => {
       kind: fc.constantFrom('observations', 'cupboard'),
     });
     const before = await file();
-    for (const { head, rows, end, kind } of fc.sample(arbitrary, { numRuns: 300, seed: 7 })) {
+    // Each table of tries is read in a thread of its own, which takes its time to begin.
+    for (const { head, rows, end, kind } of fc.sample(arbitrary, { numRuns: 120, seed: 7 })) {
       const text = [head, ...rows].map((row) => row.join(',')).join(end);
       const mapping = Object.fromEntries(head.map((name) => [name, name]));
       const answer = await world.ask('POST', `/records/${kind}`, { text, mapping, dry: true });
