@@ -78,20 +78,47 @@ export const test = base.extend<World>({
   },
 });
 
-/** What axe finds that is serious or critical on the page as it stands. */
-export async function seriousFaults(page: Page): Promise<string[]> {
-  await page.evaluate(axe.source);
-  return page.evaluate(async () => {
+/** The screens at which every place is looked at: a laptop and a phone. */
+const SIZES = [
+  { width: 1280, height: 800 },
+  { width: 390, height: 844 },
+] as const;
+
+async function axeFinds(page: Page, options: RunOptions): Promise<string[]> {
+  return page.evaluate(async (asked) => {
     const { axe } = window as unknown as {
       axe: { run(on: Document, options: RunOptions): Promise<AxeResults> };
     };
-    const found = await axe.run(document, {
-      runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'],
-    });
-    return found.violations
-      .filter((one) => one.impact === 'serious' || one.impact === 'critical')
-      .map((one) => `${one.id}: ${one.nodes.map((node) => node.target.join(' ')).join(' | ')}`);
-  });
+    const fading = document.getAnimations().filter((one) => one instanceof CSSTransition);
+    await Promise.allSettled(fading.map((one) => one.finished));
+    const { violations } = await axe.run(document, asked);
+    return violations.map(
+      (one) => `${one.id}: ${one.nodes.map((node) => node.target.join(' ')).join(' | ')}`,
+    );
+  }, options);
+}
+
+/**
+ * What axe finds on the page as it stands, of any weight and with its advice on good practice: on a
+ * laptop and on a phone by all of its rules, and by evening once more where colors matter.
+ */
+export async function barriers(page: Page): Promise<string[]> {
+  const before = page.viewportSize() ?? SIZES[0];
+  const theme = (name: string): Promise<void> =>
+    page.evaluate((one) => document.documentElement.setAttribute('data-theme', one), name);
+  await page.evaluate(axe.source);
+  const found: string[] = [];
+  for (const size of SIZES) {
+    await page.setViewportSize(size);
+    for (const name of ['evening', 'day']) {
+      await theme(name);
+      const rules: RunOptions =
+        name === 'day' ? {} : { runOnly: { type: 'rule', values: ['color-contrast'] } };
+      found.push(...(await axeFinds(page, rules)).map((one) => `${size.width} ${name} ${one}`));
+    }
+  }
+  await page.setViewportSize(before);
+  return found;
 }
 
 export { expect };

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { choose } from '../forms';
-import { expect, seriousFaults, test } from '../world';
+import { expect, barriers, test } from '../world';
 
 test('a mat for the things of the cupboard, as a file in true size; the same seed, the same file', async ({
   page,
@@ -10,7 +10,7 @@ test('a mat for the things of the cupboard, as a file in true size; the same see
   await choose(page, 'of the cupboard', 'cork discs, 30 mm');
   await page.getByRole('radio', { name: 'two frames' }).click();
   await expect(page.getByRole('img', { name: 'Ten frame, page 1' })).toBeVisible();
-  expect(await seriousFaults(page)).toEqual([]);
+  expect(await barriers(page)).toEqual([]);
 
   await page.getByRole('link', { name: 'Find it in the crowd' }).click();
   await expect(page.getByRole('heading', { name: 'Find it in the crowd' })).toBeVisible();
@@ -74,7 +74,7 @@ test('mats for two children, printed from today', async ({ page, server }) => {
     ).toBeVisible();
   }
   await expect(page.getByText('4 pages', { exact: true })).toBeVisible();
-  expect(await seriousFaults(page)).toEqual([]);
+  expect(await barriers(page)).toEqual([]);
   const href = await page.getByRole('link', { name: 'Open all as PDF' }).getAttribute('href');
   const file = await (await page.request.get(new URL(href ?? '', page.url()).href)).body();
   expect(file.toString('latin1').match(/\/Type \/Page\n/g)?.length).toBe(4);

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { expect, seriousFaults, test } from '../world';
+import { expect, barriers, test } from '../world';
 
 test('a copy is made and taken back; a child is forgotten, and not in the copy either', async ({
   page,
@@ -8,7 +8,7 @@ test('a copy is made and taken back; a child is forgotten, and not in the copy e
   await page.goto(`${server.url}/household/records`);
   await page.getByRole('button', { name: 'Make a copy now' }).click();
   await expect(page.getByText('A copy is made and checked.')).toBeVisible();
-  expect(await seriousFaults(page)).toEqual([]);
+  expect(await barriers(page)).toEqual([]);
 
   await page.getByRole('link', { name: 'Children' }).click();
   await page.getByRole('link', { name: /Tomasz/ }).click();
@@ -51,7 +51,7 @@ test('the household goes out as a file and comes in again; a table is looked at 
   });
   await expect(page.getByText('1 would come in')).toBeVisible();
   await expect(page.getByText('“Nobody” is not a child of this household')).toBeVisible();
-  expect(await seriousFaults(page)).toEqual([]);
+  expect(await barriers(page)).toEqual([]);
   await page.getByRole('button', { name: 'Bring 1 in' }).click();
   await expect(page.getByText('1 came in.')).toBeVisible();
 
@@ -70,7 +70,7 @@ test('the household goes out as a file and comes in again; a table is looked at 
     new URL((await kept.getAttribute('href'))!, page.url()).href,
   );
   expect(answer.headers()['content-type']).toBe('application/pdf');
-  expect(await seriousFaults(page)).toEqual([]);
+  expect(await barriers(page)).toEqual([]);
 });
 
 test('a drawing is kept with its date and words, and nothing of the camera', async ({
@@ -86,7 +86,7 @@ test('a drawing is kept with its date and words, and nothing of the camera', asy
     .setInputFiles({ name: 'drawing.png', mimeType: 'image/png', buffer: picture });
   await expect(page.getByAltText('The picture as it will be kept')).toBeVisible();
   await page.getByLabel('In the child’s words, or yours').fill('Seven, from the top');
-  expect(await seriousFaults(page)).toEqual([]);
+  expect(await barriers(page)).toEqual([]);
   await page.getByRole('button', { name: 'Keep', exact: true }).click();
   await expect(page.getByText('Seven, from the top')).toBeVisible();
   const shown = page.getByAltText('Work of Tue 10 Mar');

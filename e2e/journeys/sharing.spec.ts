@@ -1,6 +1,6 @@
 import { createServer, type AddressInfo } from 'node:net';
 import type { Browser, Page } from '@playwright/test';
-import { NOW, expect, seriousFaults, test } from '../world';
+import { NOW, expect, barriers, test } from '../world';
 
 const PASSWORD = 'seven snails on a kite';
 
@@ -42,12 +42,12 @@ test('a second browser is paired as a helper, sees today alone, locks, and is le
   await page.getByRole('button', { name: 'Make a code' }).click();
   const code = await page.getByLabel('Code', { exact: true }).innerText();
   await expect(page.locator('svg.qr')).toBeVisible();
-  expect(await seriousFaults(page), 'sharing').toEqual([]);
+  expect(await barriers(page), 'sharing').toEqual([]);
 
   const other = await device(browser);
   await other.goto(`https://localhost:${port}/children`);
   await expect(other.getByRole('heading', { name: 'With a code' })).toBeVisible();
-  expect(await seriousFaults(other), 'the page at the door').toEqual([]);
+  expect(await barriers(other), 'the page at the door').toEqual([]);
   await other.goto(`https://localhost:${port}/sign-in#${code.replace(/\s/g, '')}`);
   await expect(other.getByLabel('Code, 8 digits')).toHaveValue(code.trim());
   await other.getByLabel('Name of this device').first().fill('Loft tablet');
@@ -66,7 +66,7 @@ test('a second browser is paired as a helper, sees today alone, locks, and is le
 
   await other.clock.fastForward('11:00');
   await expect(other.getByRole('heading', { name: 'Locked' })).toBeVisible();
-  expect(await seriousFaults(other), 'locked').toEqual([]);
+  expect(await barriers(other), 'locked').toEqual([]);
   await other.getByLabel('PIN').fill('1111');
   await other.getByRole('button', { name: 'Open' }).click();
   await expect(other.getByRole('alert')).toContainText('not the PIN');
@@ -108,7 +108,7 @@ test('what two devices changed is put together, and settled side by side where t
   await other.getByRole('button', { name: 'Keep' }).click();
   const dialog = other.getByRole('dialog');
   await expect(dialog.getByText('Spindle House')).toBeVisible();
-  expect(await seriousFaults(other), 'two sides').toEqual([]);
+  expect(await barriers(other), 'two sides').toEqual([]);
   await expect(dialog.getByRole('button', { name: 'Keep', exact: true })).toBeDisabled();
   await dialog.getByText('The Spindle').click();
   await dialog.getByRole('button', { name: 'Keep', exact: true }).click();

@@ -17,6 +17,8 @@ export interface Column {
   readonly words: string;
   /** Class of its cells. */
   readonly class?: string;
+  /** Whether its words are only heard: its cells say themselves what they are. */
+  readonly heard?: boolean;
 }
 
 /** What stands in a cell: `<ng-template [gumoCell]="rows()" let-row let-column="column">`. */
@@ -46,7 +48,7 @@ export class Cell<Row> {
       @for (column of columns(); track column.id; let first = $first) {
         <ng-container [matColumnDef]="column.id">
           <th mat-header-cell *matHeaderCellDef scope="col" [class]="column.class ?? ''">
-            {{ column.words }}
+            <span [class.cdk-visually-hidden]="column.heard">{{ column.words }}</span>
           </th>
           <td
             mat-cell

@@ -72,7 +72,7 @@ const KINDS: readonly Standing[] = ['not-met', 'started', 'nearly', 'secure', 'c
               [size]="26"
             />
             <span class="short" aria-hidden="true">{{ place.skill.short }}</span>
-            <span class="unseen">{{ spoken(place.skill.id, place.skill.title) }}</span>
+            <span class="cdk-visually-hidden">{{ spoken(place.skill.id, place.skill.title) }}</span>
           </button>
         }
       }

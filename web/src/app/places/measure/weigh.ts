@@ -99,7 +99,7 @@ export class Weigh {
     { id: 'thing', words: 'Thing' },
     ...this.sitting.takers().map(({ id, name }) => ({ id, words: name })),
     { id: 'weight', words: 'Weight' },
-    { id: 'away', words: '' },
+    { id: 'away', words: 'Take away', heard: true },
   ]);
   /** The dividing weight in grams; null while none is chosen. */
   protected readonly divider = signal<number | null>(null);

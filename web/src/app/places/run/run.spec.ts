@@ -237,10 +237,10 @@ describe('at the tray', () => {
     const title = items[0]!.textContent!.trim();
     items[0]!.click();
     await place.settle();
-    expect(place.find('gumo-step-list h1').textContent).toBe(title);
+    expect(place.find('gumo-step-list h2').textContent).toBe(title);
     const other = LIBRARY.find((one) => one.title === title)!;
     await press(place, 'ArrowRight');
-    expect(place.find('gumo-step-list h1').textContent).not.toBe(title);
+    expect(place.find('gumo-step-list h2').textContent).not.toBe(title);
     await press(place, 'ArrowLeft');
     while (place.element.querySelector('gumo-outcome-bar') === null) {
       await place.click('3', 'gumo-came-up .keys button');

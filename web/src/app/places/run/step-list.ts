@@ -14,7 +14,7 @@ import { Answering } from './answering';
   imports: [BandSign, CautionList, MatButtonModule, MatExpansionModule],
   template: `
     <gumo-band-sign [band]="activity().band" />
-    <h1>{{ activity().title }}</h1>
+    <h2>{{ activity().title }}</h2>
     <ol>
       @for (one of activity().steps; track $index) {
         <li [attr.aria-current]="$index === now() ? 'step' : null">
@@ -43,7 +43,7 @@ import { Answering } from './answering';
     }
   `,
   styles: `
-    h1 {
+    h2 {
       margin: 6px 0 12px;
       font-size: 23px;
     }

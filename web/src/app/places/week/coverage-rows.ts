@@ -26,7 +26,9 @@ import type { Coverage } from '../../state/week-answers';
                 <i></i>
               }
             </span>
-            <span class="unseen">{{ cell.days }} {{ cell.days === 1 ? 'day' : 'days' }}</span>
+            <span class="cdk-visually-hidden"
+              >{{ cell.days }} {{ cell.days === 1 ? 'day' : 'days' }}</span
+            >
           } @else {
             <span class="why">{{ cell.because }}</span>
           }

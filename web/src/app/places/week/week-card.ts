@@ -35,7 +35,7 @@ export interface CardView {
     >
       <span class="title">{{ view().activity?.title ?? 'No longer there' }}</span>&ngsp;
       <span class="meta">{{ meta() }}</span>&ngsp;
-      <span class="unseen">{{ names() }}</span>
+      <span class="cdk-visually-hidden">{{ names() }}</span>
       @if (view().cautions.length > 0) {
         <span class="beware">mind: {{ view().cautions[0] }}</span>
       }

@@ -46,7 +46,7 @@ const SHOWN = 14;
           {{ hint }}
         }
       </p>
-      <ul class="unseen" aria-label="Ranges and what was counted">
+      <ul class="cdk-visually-hidden" aria-label="Ranges and what was counted">
         @for (one of seen().ranges; track $index) {
           <li>{{ words(one.day) }}: {{ one.low }} to {{ one.high }}, counted {{ one.actual }}</li>
         }

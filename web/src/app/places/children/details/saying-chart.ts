@@ -52,7 +52,7 @@ interface Point {
         <li><i class="dashed"></i> with one slip forgiven</li>
         <li><i class="x">×</i> a word left out</li>
       </ul>
-      <ul class="unseen" aria-label="How far the words were said">
+      <ul class="cdk-visually-hidden" aria-label="How far the words were said">
         @for (one of saying().reaches; track $index) {
           <li>
             {{ words(one.day) }}: without a slip to {{ one.reach }}, furthest so far

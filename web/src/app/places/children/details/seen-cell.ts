@@ -8,9 +8,9 @@ import type { Seen } from './answers';
   template: `
     @if (seen().asked > 0) {
       <span class="numbers" aria-hidden="true">{{ seen().own }}/{{ seen().asked }}</span>
-      <span class="unseen">{{ seen().own }} of {{ seen().asked }} on own</span>
+      <span class="cdk-visually-hidden">{{ seen().own }} of {{ seen().asked }} on own</span>
     } @else {
-      <span aria-hidden="true">·</span><span class="unseen">not asked yet</span>
+      <span aria-hidden="true">·</span><span class="cdk-visually-hidden">not asked yet</span>
     }
     @if (note()) {
       <span class="note">{{ note() }}</span>

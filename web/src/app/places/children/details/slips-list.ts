@@ -48,7 +48,7 @@ const HABIT = 3;
               <span class="soft">{{ kind.activity }}</span>
             }
           </p>
-          <span class="unseen">{{ kind.spoken }}</span>
+          <span class="cdk-visually-hidden">{{ kind.spoken }}</span>
         </li>
       } @empty {
         <li class="soft">No slips were noted in the last weeks.</li>

@@ -83,9 +83,11 @@ type BondRow = v.InferOutput<typeof BondRows>[number];
         @if (column.id === 'first') {
           <span class="child-reads">{{ row.whole }}</span>
         } @else if (cellOf(row, column.id); as cell) {
-          <span class="unseen">{{ cell.part }} and {{ row.whole - cell.part }}, made</span>
+          <span class="cdk-visually-hidden"
+            >{{ cell.part }} and {{ row.whole - cell.part }}, made</span
+          >
           <gumo-seen-cell [seen]="cell.made" />
-          <span class="unseen">hidden</span>
+          <span class="cdk-visually-hidden">hidden</span>
           <gumo-seen-cell class="below" [seen]="cell.hidden" />
         }
       </ng-template>
@@ -119,9 +121,9 @@ type Pair = v.InferOutput<typeof ComparedPairs>[number];
         @if (column.id === 'first') {
           <span class="child-reads">{{ row.larger }}</span>
         } @else if (pairOf(row, column.id); as pair) {
-          <span class="unseen">{{ pair.larger }} and {{ pair.smaller }}, things</span>
+          <span class="cdk-visually-hidden">{{ pair.larger }} and {{ pair.smaller }}, things</span>
           <gumo-seen-cell [seen]="pair.things" />
-          <span class="unseen">numerals</span>
+          <span class="cdk-visually-hidden">numerals</span>
           <gumo-seen-cell class="below" [seen]="pair.numerals" />
         }
       </ng-template>
