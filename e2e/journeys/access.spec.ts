@@ -124,7 +124,7 @@ const SCREENS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
     await page.getByRole('link', { name: 'Children' }).click();
     await page.getByRole('link', { name: 'Add a child' }).click();
     await page.getByRole('button', { name: 'Add the child' }).click();
-    await expect(page.getByText('This is needed')).toBeVisible();
+    await expect(page.locator('mat-error').first()).toBeVisible();
   },
   'the tray': async (page) => {
     await page.getByRole('button', { name: 'Begin A lot and a few' }).click();

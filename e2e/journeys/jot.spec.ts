@@ -30,7 +30,7 @@ test('jotted in two taps from anywhere, seen at the day’s end and on the child
     .first()
     .getByRole('button', { name: /on their own/ })
     .click();
-  await page.getByRole('button', { name: 'Take back' }).click();
+  await page.getByRole('button', { name: 'Undo' }).click();
 
   // A sitting is begun and left open.
   await page.keyboard.press('t');

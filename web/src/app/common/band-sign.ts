@@ -28,7 +28,7 @@ const SIGN: Record<Band, string> = {
       align-items: center;
       gap: 8px;
       color: var(--primary);
-      font-size: 13px;
+      font-size: var(--text-small);
       font-weight: 600;
     }
     svg {
@@ -37,7 +37,7 @@ const SIGN: Record<Band, string> = {
     }
     path {
       fill: none;
-      stroke: currentColor;
+      stroke: currentcolor;
       stroke-width: 2.2;
       stroke-linecap: round;
       stroke-linejoin: round;

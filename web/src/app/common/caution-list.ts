@@ -24,7 +24,7 @@ import { LOCAL_RULES } from './words';
     }
     .rules {
       color: var(--ink-soft);
-      font-size: 12.5px;
+      font-size: var(--text-fine);
     }
   `,
 })

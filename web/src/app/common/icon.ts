@@ -84,7 +84,7 @@ export type IconName = keyof typeof ICONS;
       inline-size: 22px;
       block-size: 22px;
       flex: none;
-      fill: currentColor;
+      fill: currentcolor;
     }
   `,
 })

@@ -3,10 +3,10 @@ import { type Signal, inject } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { map } from 'rxjs';
 
-/** Held in one hand. */
+/** Held in one hand; as $phone in scale.scss. */
 export const PHONE = '(max-width: 700px)';
-/** Room for what lies beside a page. */
-export const WIDE = '(min-width: 1000px)';
+/** Room for what lies beside a page: more than $tablet in scale.scss. */
+export const WIDE = '(min-width: 901px)';
 
 /** Whether the screen is as a media query says, followed as it changes. */
 export const screenIs = (query: string): Signal<boolean> =>

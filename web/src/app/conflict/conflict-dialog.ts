@@ -59,6 +59,7 @@ export type Settled = Readonly<Record<string, 'here' | 'there'>>;
     </mat-dialog-actions>
   `,
   styles: `
+    @use 'scale';
     mat-dialog-content {
       display: grid;
       gap: 16px;
@@ -83,15 +84,15 @@ export type Settled = Readonly<Record<string, 'here' | 'there'>>;
     }
     .soft {
       display: block;
-      font-size: 13.5px;
+      font-size: var(--text-small);
     }
     .value {
       color: var(--ink);
-      font-size: 15px;
+      font-size: var(--text-body);
       overflow-wrap: anywhere;
       white-space: pre-wrap;
     }
-    @media (max-width: 480px) {
+    @media (max-width: scale.$phone) {
       .sides {
         grid-template-columns: minmax(0, 1fr);
       }

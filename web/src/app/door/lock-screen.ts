@@ -52,7 +52,7 @@ import { FORM_FIELDS } from '../common/form-field';
     }
     .name {
       color: var(--primary);
-      font-size: 40px;
+      font-size: var(--text-display);
       font-weight: 750;
       letter-spacing: -0.03em;
     }

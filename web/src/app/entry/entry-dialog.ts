@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { FormBuilder, ReactiveFormsModule, Validators } from '@angular/forms';
+import { FormBuilder, ReactiveFormsModule } from '@angular/forms';
 import { MatButton } from '@angular/material/button';
 import { MatCheckboxModule } from '@angular/material/checkbox';
 import { MAT_DIALOG_DATA, MatDialogModule, MatDialogRef } from '@angular/material/dialog';
@@ -14,8 +14,10 @@ import { Api } from '../common/api';
 import { BAND_WORDS } from '../common/band-sign';
 import { Clock } from '../common/clock';
 import { FORM_FIELDS } from '../common/form-field';
+import { faultOf, refused, valid } from '../common/forms';
 import { PegMark } from '../common/peg-mark';
 import { TOGGLES } from '../common/toggle';
+import { Undo } from '../common/undo';
 import { dayWords } from '../common/words';
 import { Conflicts, type FieldWords } from '../conflict/conflicts';
 import { Tops } from '../state/answers';
@@ -31,6 +33,8 @@ export interface EntryDialogData {
   /** The band to choose from first, where a place in the week asks for one. */
   readonly band?: Band;
 }
+
+const chosen = (asked: string) => v.pipe(v.string(), v.nonEmpty(asked));
 
 /** Adds an activity to the day, changes one, or takes it out. */
 @Component({
@@ -53,6 +57,7 @@ export interface EntryDialogData {
 export class EntryDialog {
   protected readonly data = inject<EntryDialogData>(MAT_DIALOG_DATA);
   private readonly api = inject(Api);
+  private readonly undo = inject(Undo);
   private readonly conflicts = inject(Conflicts);
   private readonly store = inject(Store);
   private readonly clock = inject(Clock);
@@ -70,13 +75,10 @@ export class EntryDialog {
 
   private readonly entry = this.data.entry;
   protected readonly form = this.builder.group({
-    momentId: [this.entry?.momentId ?? '', Validators.required],
-    activityId: [this.entry?.activityId ?? '', Validators.required],
-    minutes: [
-      this.entry?.minutes ?? 5,
-      [Validators.required, Validators.min(1), Validators.max(240)],
-    ],
-    with: [this.entry?.with ?? '', Validators.maxLength(80)],
+    momentId: [this.entry?.momentId ?? '', valid(chosen('choose a moment of the day'))],
+    activityId: [this.entry?.activityId ?? '', valid(chosen('choose an activity'))],
+    minutes: [this.entry?.minutes ?? 5, valid(PlanEntry.entries.minutes)],
+    with: [this.entry?.with ?? '', valid(PlanEntry.entries.with)],
   });
   protected readonly activityId = signal(this.form.controls.activityId.value);
   /** Top of the range by child; a child without one is not in it. */
@@ -85,6 +87,7 @@ export class EntryDialog {
   );
   private readonly suggested = signal<Tops>([]);
   protected readonly today = this.clock.today();
+  protected readonly faultOf = faultOf;
   protected readonly message = signal<string | null>(null);
 
   protected readonly children = computed(() =>
@@ -169,11 +172,11 @@ export class EntryDialog {
   protected async takeOut(): Promise<void> {
     const { entry } = this;
     if (!entry) return;
-    await this.finish(
-      () =>
-        this.api.send('DELETE', `/plan/${entry.id}?version=${entry.version}`, undefined, v.null()),
-      true,
-    );
+    const title = this.activities().find((one) => one.id === entry.activityId)?.title ?? 'The card';
+    await this.finish(async () => {
+      await this.undo.remove('/plan', entry, `${title} was taken out.`, () => this.changed());
+      return entry;
+    });
   }
 
   private fieldWords(): FieldWords {
@@ -199,16 +202,20 @@ export class EntryDialog {
     };
   }
 
-  private async finish(work: () => Promise<unknown>, leaves = false): Promise<void> {
+  private changed(): void {
+    if (this.data.day === this.clock.today()) {
+      this.store.dispatch(DayActions.opened({ day: this.data.day }));
+    }
+  }
+
+  private async finish(work: () => Promise<unknown>): Promise<void> {
     try {
       // Where two devices disagree and nothing was chosen, it stays open.
-      if ((await work()) === null && !leaves) return;
-      if (this.data.day === this.clock.today()) {
-        this.store.dispatch(DayActions.opened({ day: this.data.day }));
-      }
+      if ((await work()) === null) return;
+      this.changed();
       this.ref.close(true);
     } catch (error) {
-      this.message.set((error as Error).message);
+      this.message.set(refused(this.form, error));
     }
   }
 }

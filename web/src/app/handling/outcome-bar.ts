@@ -35,6 +35,7 @@ import type { Outcome } from '@gumo/core/vocabulary';
   `,
   host: { role: 'group', 'aria-label': 'How it went' },
   styles: `
+    @use 'scale';
     :host {
       display: grid;
       grid-template-columns: 1.5fr 1.3fr 1.1fr 0.8fr;
@@ -42,11 +43,11 @@ import type { Outcome } from '@gumo/core/vocabulary';
     }
     button {
       block-size: 72px;
-      font-size: 17px;
+      font-size: var(--text-lead);
       --mat-button-outlined-horizontal-padding: 8px;
       --mat-button-filled-horizontal-padding: 8px;
     }
-    @media (max-width: 700px) {
+    @media (max-width: scale.$phone) {
       :host {
         grid-template-columns: 1.3fr 1fr 1fr 1fr;
         gap: 5px;
@@ -55,7 +56,7 @@ import type { Outcome } from '@gumo/core/vocabulary';
         block-size: 60px;
         min-inline-size: 56px;
         padding: 0 4px;
-        font-size: 14px;
+        font-size: var(--text-small);
         line-height: 1.15;
         white-space: normal;
       }

@@ -29,7 +29,7 @@ const WIDE = 64;
       display: block;
       block-size: 108px;
       font-family: Andika, sans-serif;
-      font-size: 22px;
+      font-size: var(--text-title);
     }
     path {
       stroke: var(--ink-soft);

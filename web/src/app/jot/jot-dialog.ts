@@ -8,7 +8,6 @@ import {
   linkedSignal,
   signal,
 } from '@angular/core';
-import { LiveAnnouncer } from '@angular/cdk/a11y';
 import {
   MAT_DIALOG_DATA,
   MatDialog,
@@ -18,7 +17,6 @@ import {
 import { MatButtonModule } from '@angular/material/button';
 import { MatInputModule } from '@angular/material/input';
 import { MatSelectModule } from '@angular/material/select';
-import { MatSnackBar } from '@angular/material/snack-bar';
 import { type ChildState, emptyState, likelySkills } from '@gumo/core/evidence';
 import type { Tried } from '@gumo/core/rounds';
 import { STRAND_TITLES, STRANDS, skillOf, skillsOfStrand } from '@gumo/core/skills';
@@ -36,6 +34,7 @@ import { Clock } from '../common/clock';
 import { FORM_FIELDS } from '../common/form-field';
 import { PegMark } from '../common/peg-mark';
 import { TOGGLES } from '../common/toggle';
+import { Undo } from '../common/undo';
 import { OUTCOME_WORDS } from '../common/words';
 import { Evidence } from '../state/answers';
 import { childrenFeature } from '../state/children';
@@ -78,8 +77,7 @@ export class JotDialog {
   private readonly api = inject(Api);
   private readonly clock = inject(Clock);
   private readonly outbox = inject(Outbox);
-  private readonly announcer = inject(LiveAnnouncer);
-  private readonly snackBar = inject(MatSnackBar);
+  private readonly undo = inject(Undo);
   private readonly store = inject(Store);
   private readonly present = this.store.selectSignal(childrenFeature.selectPresent);
   private readonly away = this.store.selectSignal(dayFeature.selectAway);
@@ -202,16 +200,9 @@ export class JotDialog {
     );
   }
 
-  private done(said: string, takeBack: () => Promise<void>): void {
+  private done(said: string, undo: () => Promise<void>): void {
     this.dialog.close();
-    void this.announcer.announce(said);
-    this.snackBar
-      .open(said, 'Take back', { duration: 6000, politeness: 'off', verticalPosition: 'top' })
-      .onAction()
-      .subscribe(() => {
-        void takeBack();
-        void this.announcer.announce('Taken back');
-      });
+    this.undo.offer(said, undo);
   }
 }
 

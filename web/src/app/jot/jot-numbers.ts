@@ -38,7 +38,7 @@ import { OutcomeBar } from '../handling/outcome-bar';
   `,
   styles: `
     h3 {
-      font-size: 16px;
+      font-size: var(--text-body);
     }
     .items {
       display: flex;

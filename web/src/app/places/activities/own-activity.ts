@@ -39,6 +39,7 @@ import { faultWords } from '../../common/faults';
 import { FORM_FIELDS } from '../../common/form-field';
 import { Unsaved, faultOf, refused, valid } from '../../common/forms';
 import { Icon } from '../../common/icon';
+import { IconTip } from '../../common/icon-tip';
 import { Conflicts, type FieldWords } from '../../conflict/conflicts';
 import { OwnActivities } from '../../state/answers';
 import { HouseholdActions, householdFeature } from '../../state/household';
@@ -193,6 +194,7 @@ const lines = (text: string): string[] =>
   imports: [
     FORM_FIELDS,
     Icon,
+    IconTip,
     MatAutocompleteModule,
     MatButton,
     MatCheckbox,

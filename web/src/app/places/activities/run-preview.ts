@@ -53,7 +53,7 @@ const QUESTIONS = 8;
   styles: `
     .say {
       margin-top: 12px;
-      font-size: 22px;
+      font-size: var(--text-title);
       font-weight: 700;
     }
     .picture {

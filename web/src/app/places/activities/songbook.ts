@@ -11,6 +11,8 @@ import { Api } from '../../common/api';
 import { FORM_FIELDS } from '../../common/form-field';
 import { Unsaved, faultOf, refused, valid } from '../../common/forms';
 import { Icon } from '../../common/icon';
+import { IconTip } from '../../common/icon-tip';
+import { Undo } from '../../common/undo';
 import { Conflicts } from '../../conflict/conflicts';
 import { Songs } from '../../state/answers';
 
@@ -30,6 +32,7 @@ const EMPTY: Omit<Song, 'id'> = {
   imports: [
     FORM_FIELDS,
     Icon,
+    IconTip,
     MatButton,
     MatIconButton,
     MatInputModule,
@@ -117,6 +120,7 @@ const EMPTY: Omit<Song, 'id'> = {
 })
 export class Songbook {
   private readonly api = inject(Api);
+  private readonly undo = inject(Undo);
   private readonly conflicts = inject(Conflicts);
   protected readonly songs = signal<readonly Song[]>([]);
   protected readonly draft = signal<Song | null>(null);
@@ -176,11 +180,10 @@ export class Songbook {
   }
 
   protected async remove(song: Song): Promise<void> {
-    await this.send(() =>
-      this.api
-        .send('DELETE', `/songs/${song.id}?version=${song.version}`, undefined, v.null())
-        .then(() => true),
-    );
+    await this.send(async () => {
+      await this.undo.remove('/songs', song, `${song.title} was removed.`, () => void this.load());
+      return true;
+    });
   }
 
   private async send(work: () => Promise<unknown>): Promise<void> {

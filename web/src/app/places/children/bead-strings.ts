@@ -98,7 +98,7 @@ const KINDS: readonly Standing[] = ['not-met', 'started', 'nearly', 'secure', 'c
       position: absolute;
       left: 0;
       padding-top: 3px;
-      font-size: 15px;
+      font-size: var(--text-body);
     }
     h2.over {
       margin-top: -22px;
@@ -134,7 +134,7 @@ const KINDS: readonly Standing[] = ['not-met', 'started', 'nearly', 'secure', 'c
       padding: 0;
       border-radius: 10px;
       background: none;
-      font-size: 11px;
+      font-size: var(--text-fine);
       line-height: 13px;
       cursor: pointer;
     }
@@ -174,7 +174,7 @@ const KINDS: readonly Standing[] = ['not-met', 'started', 'nearly', 'secure', 'c
       gap: 4px 18px;
       margin-top: 8px;
       color: var(--ink-soft);
-      font-size: 13px;
+      font-size: var(--text-small);
     }
     .legend li {
       display: inline-flex;

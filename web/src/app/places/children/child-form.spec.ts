@@ -39,7 +39,10 @@ describe('a child’s form', () => {
   it('says what is needed and sends nothing', async () => {
     const place = await open();
     await place.submit();
-    expect(errors(place)).toEqual(['This is needed', 'When was the child born?']);
+    expect(errors(place)).toEqual([
+      'Must not be empty.',
+      'Must be a day such as 24 November 2022.',
+    ]);
     expect(place.sent).toEqual([]);
   });
 
@@ -48,7 +51,7 @@ describe('a child’s form', () => {
     await write(place, 'name', 'Juniper');
     await write(place, 'birthDate', '2026-03-11');
     await place.submit();
-    expect(errors(place)).toEqual(['The birth date lies in the future']);
+    expect(errors(place)).toEqual(['Must not lie after today.']);
     await write(place, 'birthDate', '2026-03-10');
     expect(errors(place)).toEqual([]);
   });
@@ -60,7 +63,7 @@ describe('a child’s form', () => {
     await write(place, 'birthDate', '2022-03-11');
     await write(place, 'interests', Array.from({ length: 13 }, (_, i) => `like ${i}`).join(','));
     await place.submit();
-    expect(errors(place)).toEqual(['At most 12, parted by commas']);
+    expect(errors(place)).toEqual(['Must have at most 12 entries.']);
     await write(place, 'interests', 'trains, , kites ,');
     await place.submit();
     const body = place.sent[0]!.body as Child;
@@ -108,7 +111,7 @@ describe('a child’s form', () => {
     const place = await open({ id: wren.id }, refusal);
     await write(place, 'name', 'Wrenna');
     await place.submit();
-    expect(errors(place)).toEqual(['lies after today']);
+    expect(errors(place)).toEqual(['Lies after today.']);
     expect(field(place, 'name').value).toBe('Wrenna');
   });
 

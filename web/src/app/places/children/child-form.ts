@@ -10,13 +10,7 @@ import {
   signal,
   untracked,
 } from '@angular/core';
-import {
-  FormBuilder,
-  ReactiveFormsModule,
-  Validators,
-  type AbstractControl,
-  type ValidationErrors,
-} from '@angular/forms';
+import { FormBuilder, ReactiveFormsModule } from '@angular/forms';
 import { MatButton } from '@angular/material/button';
 import { MatCheckboxModule } from '@angular/material/checkbox';
 import { MatInputModule } from '@angular/material/input';
@@ -36,10 +30,13 @@ import {
 } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
 import { v7 as uuid } from 'uuid';
+import * as v from 'valibot';
 import { AllergenField } from '../../common/allergen-field';
-import { Api, ApiProblem } from '../../common/api';
+import { Api } from '../../common/api';
 import { Clock } from '../../common/clock';
+import { DAYS_AS_TEXT, DAY_FIELDS } from '../../common/day-adapter';
 import { FORM_FIELDS } from '../../common/form-field';
+import { Unsaved, faultOf, refused, valid } from '../../common/forms';
 import { PEG_FILL, PegMark } from '../../common/peg-mark';
 import { TOGGLES } from '../../common/toggle';
 import { POLICY_WORDS, splitList } from '../../common/words';
@@ -55,15 +52,8 @@ const MODE_WORDS: Record<AnswerMode, string> = {
 };
 const MODES = Object.keys(MODE_WORDS) as AnswerMode[];
 
-const listOf =
-  (most: number, longest: number) =>
-  (control: AbstractControl<string>): ValidationErrors | null => {
-    const words = splitList(control.value);
-    if (words.length > most) return { list: `At most ${most}, parted by commas` };
-    return words.some((word) => word.length > longest)
-      ? { list: `Each at most ${longest} characters` }
-      : null;
-  };
+/** Words parted by commas, checked as the list that they stand for. */
+const Interests = v.pipe(v.string(), v.transform(splitList), Child.entries.interests);
 
 /** Adds a child, or changes one; a child is archived, never deleted here. */
 const CHILD_WORDS: FieldWords = {
@@ -89,6 +79,7 @@ const CHILD_WORDS: FieldWords = {
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [
     AllergenField,
+    DAY_FIELDS,
     FORM_FIELDS,
     ForgetChild,
     MatButton,
@@ -101,6 +92,7 @@ const CHILD_WORDS: FieldWords = {
     RouterLink,
     TOGGLES,
   ],
+  providers: [DAYS_AS_TEXT],
   templateUrl: './child-form.html',
   styleUrl: './child-form.scss',
 })
@@ -133,32 +125,34 @@ export class ChildForm {
     computation: (child, before) => child ?? before?.value ?? null,
   });
   protected readonly isForgotten = computed(() => this.known() !== null && this.child() === null);
+  protected readonly faultOf = faultOf;
   protected readonly message = signal<string | null>(null);
   protected readonly saving = signal(false);
 
+  private readonly born = v.pipe(
+    v.nullable(v.string(), ''),
+    v.check((day) => day !== null && day !== '', 'must be a day such as 24 November 2022'),
+    Child.entries.birthDate,
+    v.check((day) => day <= this.today(), 'must not lie after today'),
+  );
   protected readonly form = this.builder.group({
-    name: ['', [Validators.required, Validators.maxLength(40), Validators.pattern(/\S/)]],
-    birthDate: [
-      '',
-      [
-        Validators.required,
-        (control: AbstractControl<string>): ValidationErrors | null =>
-          control.value > this.today() ? { future: true } : null,
-      ],
-    ],
-    shape: ['leaf' as PegShape],
-    color: ['moss' as PegColor],
-    interests: ['', listOf(12, 30)],
-    mouths: [false],
-    allergies: [[] as readonly string[]],
-    note: ['', Validators.maxLength(500)],
+    name: ['', valid(Child.entries.name)],
+    birthDate: ['', valid(this.born)],
+    mark: this.builder.group({ shape: ['leaf' as PegShape], color: ['moss' as PegColor] }),
+    interests: ['', valid(Interests)],
+    cautions: this.builder.group({
+      mouths: [false],
+      allergies: [[] as readonly string[]],
+      note: ['', valid(Child.entries.cautions.entries.note)],
+    }),
+    answerModes: [['speaks', 'points'] as readonly AnswerMode[], valid(Child.entries.answerModes)],
     policy: ['middle' as Policy],
     weekNumber: [null as number | null],
   });
   protected readonly numbers = Array.from({ length: 20 }, (_, i) => i + 1);
-  protected readonly answerModes = signal<readonly AnswerMode[]>(['speaks', 'points']);
 
   constructor() {
+    inject(Unsaved).watch(() => this.form.dirty && !this.isForgotten());
     effect(() => {
       const child = this.child();
       const all = this.everyone();
@@ -175,16 +169,13 @@ export class ChildForm {
     this.form.setValue({
       name: child.name,
       birthDate: child.birthDate,
-      shape: child.mark.shape,
-      color: child.mark.color,
+      mark: child.mark,
       interests: child.interests.join(', '),
-      mouths: child.cautions.mouths,
-      allergies: child.cautions.allergies,
-      note: child.cautions.note,
+      cautions: child.cautions,
+      answerModes: child.answerModes,
       policy: child.policy,
       weekNumber: child.weekNumber ?? null,
     });
-    this.answerModes.set(child.answerModes);
   }
 
   /** A new child starts with a mark that nobody has. */
@@ -192,7 +183,7 @@ export class ChildForm {
     if (this.form.dirty || this.id() !== undefined) return;
     const free = <T>(all: readonly T[], taken: readonly T[]): T =>
       all.find((one) => !taken.includes(one)) ?? (all[0] as T);
-    this.form.patchValue({
+    this.form.controls.mark.setValue({
       shape: free(
         PEG_SHAPES,
         children.map((child) => child.mark.shape),
@@ -205,15 +196,16 @@ export class ChildForm {
   }
 
   protected setAllergies(allergies: readonly string[]): void {
-    this.form.controls.allergies.setValue(allergies);
+    this.form.controls.cautions.controls.allergies.setValue(allergies);
     this.form.markAsDirty();
   }
 
   protected toggleMode(mode: AnswerMode): void {
+    const { answerModes } = this.form.controls;
+    const now = answerModes.value;
+    answerModes.setValue(now.includes(mode) ? now.filter((one) => one !== mode) : [...now, mode]);
+    answerModes.markAsTouched();
     this.form.markAsDirty();
-    this.answerModes.update((modes) =>
-      modes.includes(mode) ? modes.filter((one) => one !== mode) : [...modes, mode],
-    );
   }
 
   protected async keep(archived = this.child()?.archived ?? false): Promise<void> {
@@ -221,29 +213,18 @@ export class ChildForm {
     this.message.set(null);
     if (this.form.invalid) this.focusFirstFault();
     if (this.form.invalid || this.saving()) return;
-    if (this.answerModes().length === 0) {
-      this.message.set('Choose at least one way in which the child answers.');
-      return;
-    }
-    const value = this.form.getRawValue();
+    const { weekNumber, answerModes, cautions, interests, name, ...value } =
+      this.form.getRawValue();
     const old = this.base;
     const child: Child = {
+      ...value,
       id: old?.id ?? uuid(),
-      name: value.name.trim(),
-      birthDate: value.birthDate,
-      mark: { shape: value.shape, color: value.color },
-      interests: splitList(value.interests),
-      cautions: {
-        mouths: value.mouths,
-        allergies: [...value.allergies],
-        note: value.note,
-      },
-      answerModes: [...this.answerModes()],
-      policy: value.policy,
+      name: name.trim(),
+      interests: splitList(interests),
+      cautions: { ...cautions, allergies: [...cautions.allergies] },
+      answerModes: [...answerModes],
       // A child who never had one is kept without the field.
-      ...(value.weekNumber === null && old?.weekNumber === undefined
-        ? {}
-        : { weekNumber: value.weekNumber }),
+      ...(weekNumber === null && old?.weekNumber === undefined ? {} : { weekNumber }),
       archived,
       version: old?.version ?? 1,
     };
@@ -258,10 +239,12 @@ export class ChildForm {
           })
         : await this.api.send('POST', '/children', child, Child);
       if (!kept) return;
+      this.form.markAsPristine();
       this.store.dispatch(ChildrenActions.kept({ child: kept }));
       await this.router.navigate(kept.archived ? ['/children'] : ['/children', kept.id]);
     } catch (error) {
-      this.show(error as Error);
+      this.message.set(refused(this.form, error));
+      this.focusFirstFault();
     } finally {
       this.saving.set(false);
     }
@@ -271,31 +254,5 @@ export class ChildForm {
     this.host.nativeElement
       .querySelector<HTMLElement>('input.ng-invalid, textarea.ng-invalid')
       ?.focus();
-  }
-
-  /** Puts each message of the server beside its field; the rest stands above the buttons. */
-  private show(error: Error): void {
-    const fields = error instanceof ApiProblem ? error.errors : [];
-    const rest = fields.filter(({ field, message }) => {
-      const name = field.split('.').findLast((part) => Number.isNaN(Number(part))) ?? '';
-      const control = this.form.get(field === 'cautions.note' ? 'note' : name);
-      control?.setErrors({ server: message });
-      control?.markAsTouched();
-      return !control;
-    });
-    if (fields.length === 0 || rest.length > 0) this.message.set(error.message);
-    else this.focusFirstFault();
-  }
-
-  protected errorOf(name: keyof ChildForm['form']['controls']): string {
-    const { errors } = this.form.controls[name];
-    if (!errors) return '';
-    if (errors['server']) return String(errors['server']);
-    if (errors['list']) return String(errors['list']);
-    if (errors['future']) return 'The birth date lies in the future';
-    if (errors['maxlength']) {
-      return `At most ${(errors['maxlength'] as { requiredLength: number }).requiredLength} characters`;
-    }
-    return name === 'birthDate' ? 'When was the child born?' : 'This is needed';
   }
 }

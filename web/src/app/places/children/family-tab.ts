@@ -17,7 +17,9 @@ import * as v from 'valibot';
 import { Api } from '../../common/api';
 import { Clock } from '../../common/clock';
 import { Icon } from '../../common/icon';
+import { IconTip } from '../../common/icon-tip';
 import { TOGGLES } from '../../common/toggle';
+import { Undo } from '../../common/undo';
 import { LOCAL_RULES, dayWords } from '../../common/words';
 
 const Line = v.object({ key: v.string(), words: v.string() });
@@ -58,7 +60,16 @@ interface Sentence {
 @Component({
   selector: 'gumo-family-tab',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Icon, MatButton, MatCheckbox, MatIconButton, MatInputModule, TOGGLES, TextFieldModule],
+  imports: [
+    Icon,
+    IconTip,
+    MatButton,
+    MatCheckbox,
+    MatIconButton,
+    MatInputModule,
+    TOGGLES,
+    TextFieldModule,
+  ],
   templateUrl: './family-tab.html',
   styleUrl: './family-tab.scss',
 })
@@ -66,6 +77,7 @@ export class FamilyTab {
   readonly id = input.required<string>();
 
   private readonly api = inject(Api);
+  private readonly undo = inject(Undo);
   private readonly clock = inject(Clock);
 
   protected readonly parts = PARTS;
@@ -184,13 +196,11 @@ export class FamilyTab {
 
   protected async remove(letter: FamilyLetter): Promise<void> {
     try {
-      await this.api.send(
-        'DELETE',
-        `/families/${letter.id}?version=${letter.version}`,
-        undefined,
-        v.null(),
+      await this.undo.remove('/families', letter, 'The page was removed.', (isBack) =>
+        this.letters.update((all) =>
+          isBack ? [letter, ...all] : all.filter((one) => one.id !== letter.id),
+        ),
       );
-      this.letters.update((all) => all.filter((one) => one.id !== letter.id));
     } catch (error) {
       this.message.set((error as Error).message);
     }

@@ -99,7 +99,7 @@ const Forgotten = v.object({
       margin-top: 16px;
     }
     h2 {
-      font-size: 18px;
+      font-size: var(--text-lead);
     }
     .ways {
       display: flex;
@@ -108,7 +108,7 @@ const Forgotten = v.object({
     }
     .forget {
       background: var(--madder);
-      color: #ffffff;
+      color: #fff;
     }
     .forget:disabled {
       opacity: 0.5;
@@ -116,7 +116,7 @@ const Forgotten = v.object({
     .quiet {
       margin-top: 12px;
       color: var(--ink-soft);
-      font-size: 14px;
+      font-size: var(--text-small);
     }
   `,
 })

@@ -17,6 +17,7 @@ import { v7 as uuid } from 'uuid';
 import { Api } from '../../common/api';
 import { Clock } from '../../common/clock';
 import { Icon } from '../../common/icon';
+import { IconTip } from '../../common/icon-tip';
 import { OUTCOME_WORDS, dayWords } from '../../common/words';
 import { ObservationPage, type SeenObservation, type SkillView } from '../../state/answers';
 import { Outbox } from '../../state/outbox';
@@ -26,7 +27,7 @@ import { Bead, MARK_WORDS, STANDING_WORDS, type Standing } from './bead';
 @Component({
   selector: 'gumo-opened-bead',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Bead, Icon, MatButton, MatButtonModule, MatIconButton],
+  imports: [Bead, Icon, IconTip, MatButton, MatButtonModule, MatIconButton],
   templateUrl: './opened-bead.html',
   styleUrl: './opened-bead.scss',
 })

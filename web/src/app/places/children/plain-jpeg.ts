@@ -31,3 +31,9 @@ export async function asPlainJpeg(file: Blob, mostBytes: number): Promise<string
   }
   throw new Error('too large');
 }
+
+/** What an answer holds, as base64. */
+export async function asBase64(answer: Response): Promise<string> {
+  const bytes = new Uint8Array(await answer.arrayBuffer());
+  return btoa(Array.from(bytes, (byte) => String.fromCharCode(byte)).join(''));
+}

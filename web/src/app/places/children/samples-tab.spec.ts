@@ -1,4 +1,5 @@
 import { TestBed } from '@angular/core/testing';
+import { MatSnackBarHarness } from '@angular/material/snack-bar/testing';
 import { type SampleLine, type WorkSample, holdsMore } from '@gumo/core/vocabulary';
 import { Place, id } from '../../testing/place';
 import { asPlainJpeg } from './plain-jpeg';
@@ -59,6 +60,7 @@ describe('the work of a child', () => {
     const tab = place.fixture.componentInstance as unknown as {
       draft: { set(image: string): void };
       day: { set(day: string): void };
+      remove(line: SampleLine): Promise<void>;
     };
     tab.draft.set('/9j/AAAA');
     tab.day.set('2026-03-10');
@@ -75,8 +77,16 @@ describe('the work of a child', () => {
       '/9j/AAAA',
     ]);
     expect(place.all('li strong').length).toBe(2);
-    await place.click(/^Take out the work of Mon 9 Mar/);
+
+    // It goes, and comes back with its picture.
+    spyOn(globalThis, 'fetch').and.resolveTo(new Response(new Uint8Array([255, 216])));
+    await tab.remove(line);
+    await place.settle();
     expect(place.sent.at(-1)!.path).toBe(`/samples/${id(7)}?version=1`);
     expect(place.all('li strong').length).toBe(1);
+    await (await place.loader.getHarness(MatSnackBarHarness)).dismissWithAction();
+    await place.settle();
+    expect((place.sent.at(-1)!.body as WorkSample).image).toBe(btoa('\u00ff\u00d8'));
+    expect(place.all('li strong').length).toBe(2);
   });
 });

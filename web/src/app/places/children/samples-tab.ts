@@ -16,19 +16,35 @@ import { v7 as uuid } from 'uuid';
 import * as v from 'valibot';
 import { Api } from '../../common/api';
 import { Clock } from '../../common/clock';
+import { DAYS_AS_TEXT, DAY_FIELDS } from '../../common/day-adapter';
 import { FORM_FIELDS } from '../../common/form-field';
 import { Icon } from '../../common/icon';
+import { IconTip } from '../../common/icon-tip';
+import { Undo } from '../../common/undo';
 import { dayWords } from '../../common/words';
 import { householdFeature } from '../../state/household';
-import { asPlainJpeg } from './plain-jpeg';
+import { asBase64, asPlainJpeg } from './plain-jpeg';
 
 const Lines = v.array(SampleLine);
+
+const newestFirst = (lines: readonly SampleLine[]): SampleLine[] =>
+  [...lines].sort((a, b) => b.day.localeCompare(a.day));
 
 /** Pictures of a child's work, the newest first; drawn anew on this device before they are kept. */
 @Component({
   selector: 'gumo-samples-tab',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [FORM_FIELDS, Icon, MatButton, MatIconButton, MatInputModule, MatSelectModule],
+  imports: [
+    DAY_FIELDS,
+    FORM_FIELDS,
+    Icon,
+    IconTip,
+    MatButton,
+    MatIconButton,
+    MatInputModule,
+    MatSelectModule,
+  ],
+  providers: [DAYS_AS_TEXT],
   template: `
     <header>
       <button matButton="filled" type="button" (click)="picked.click()">
@@ -54,16 +70,18 @@ const Lines = v.array(SampleLine);
       <form class="sheet" (submit)="keep($event)">
         <img [src]="'data:image/jpeg;base64,' + image" alt="The picture as it will be kept" />
         <div class="fields">
-          <mat-form-field
-            ><mat-label>Made on</mat-label
-            ><input
+          <mat-form-field>
+            <mat-label>Made on</mat-label>
+            <input
               matInput
-              #made
-              type="date"
+              [matDatepicker]="made"
               [max]="today()"
               [value]="day()"
-              (input)="day.set(made.value)"
-          /></mat-form-field>
+              (dateChange)="day.set($event.value ?? '')"
+            />
+            <mat-datepicker-toggle matIconSuffix [for]="made" />
+            <mat-datepicker #made />
+          </mat-form-field>
           <mat-form-field
             ><mat-label>At</mat-label
             ><mat-select [value]="activityId()" (selectionChange)="activityId.set($event.value)">
@@ -131,6 +149,7 @@ export class SamplesTab {
   readonly id = input.required<string>();
 
   private readonly api = inject(Api);
+  private readonly undo = inject(Undo);
   private readonly clock = inject(Clock);
   private readonly activityById = inject(Store).selectSignal(householdFeature.selectActivityById);
 
@@ -196,7 +215,7 @@ export class SamplesTab {
     };
     try {
       const kept = await this.api.send('POST', '/samples', sample, SampleLine);
-      this.lines.update((all) => [kept, ...all].sort((a, b) => b.day.localeCompare(a.day)));
+      this.lines.update((all) => newestFirst([kept, ...all]));
       this.draft.set(null);
       this.message.set(null);
     } catch (error) {
@@ -206,13 +225,13 @@ export class SamplesTab {
 
   protected async remove(line: SampleLine): Promise<void> {
     try {
-      await this.api.send(
-        'DELETE',
-        `/samples/${line.id}?version=${line.version}`,
-        undefined,
-        v.null(),
+      // The picture is held until it is sure that it is not wanted back.
+      const sample = { ...line, image: await asBase64(await fetch(this.picture(line))) };
+      await this.undo.remove('/samples', sample, 'The picture was removed.', (isBack) =>
+        this.lines.update((all) =>
+          isBack ? newestFirst([line, ...all]) : all.filter((one) => one.id !== line.id),
+        ),
       );
-      this.lines.update((all) => all.filter((one) => one.id !== line.id));
     } catch (error) {
       this.message.set((error as Error).message);
     }

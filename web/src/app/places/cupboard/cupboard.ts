@@ -13,11 +13,11 @@ import { LARGE_USES, asksWhatItHolds, readPasted, smallPart } from '@gumo/core/t
 import { type Thing, newThing } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
 import { v7 as uuid } from 'uuid';
-import * as v from 'valibot';
 import { Api } from '../../common/api';
 import { Clock } from '../../common/clock';
 import { FORM_FIELDS } from '../../common/form-field';
 import { Icon } from '../../common/icon';
+import { Undo } from '../../common/undo';
 import { type NeedLine, NeedLines, Things } from '../../state/answers';
 import { ThingsActions, thingsFeature } from '../../state/things';
 import { Kits } from './kits';
@@ -34,6 +34,7 @@ import { ThingRow } from './thing-row';
 export class Cupboard {
   private readonly store = inject(Store);
   private readonly api = inject(Api);
+  private readonly undo = inject(Undo);
   private readonly clock = inject(Clock);
   protected readonly things = this.store.selectSignal(thingsFeature.selectThings);
   protected readonly loaded = this.store.selectSignal(thingsFeature.selectLoaded);
@@ -159,13 +160,7 @@ export class Cupboard {
 
   protected async remove(thing: Thing): Promise<void> {
     try {
-      await this.api.send(
-        'DELETE',
-        `/things/${thing.id}?version=${thing.version}`,
-        undefined,
-        v.null(),
-      );
-      this.kept();
+      await this.undo.remove('/things', thing, `${thing.name} removed.`, () => this.kept());
     } catch (error) {
       this.message.set((error as Error).message);
     }

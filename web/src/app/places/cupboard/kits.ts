@@ -6,12 +6,12 @@ import { MatSelectModule } from '@angular/material/select';
 import { Amount, Kit, daysBetween } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
 import { v7 as uuid } from 'uuid';
-import * as v from 'valibot';
 import { Api } from '../../common/api';
 import { Clock } from '../../common/clock';
 import { FORM_FIELDS } from '../../common/form-field';
 import { Unsaved, faultOf, refused, valid } from '../../common/forms';
 import { Icon } from '../../common/icon';
+import { Undo } from '../../common/undo';
 import { Conflicts } from '../../conflict/conflicts';
 import { Kits as KitList } from '../../state/answers';
 import { householdFeature } from '../../state/household';
@@ -29,6 +29,7 @@ const DAYS_A_WEEK = 7;
 })
 export class Kits {
   private readonly api = inject(Api);
+  private readonly undo = inject(Undo);
   private readonly conflicts = inject(Conflicts);
   private readonly clock = inject(Clock);
   private readonly store = inject(Store);
@@ -158,9 +159,10 @@ export class Kits {
   }
 
   protected async unpack(kit: Kit): Promise<void> {
-    await this.send(() =>
-      this.api.send('DELETE', `/kits/${kit.id}?version=${kit.version}`, undefined, v.null()),
-    );
+    await this.send(async () => {
+      await this.undo.remove('/kits', kit, `${kit.title} was unpacked.`, () => void this.load());
+      return true;
+    });
   }
 
   protected check(kit: Kit): void {

@@ -10,9 +10,11 @@ import { Store } from '@ngrx/store';
 import { firstValueFrom } from 'rxjs';
 import { Api } from '../../common/api';
 import { Clock } from '../../common/clock';
+import { DAYS_AS_TEXT, DAY_FIELDS } from '../../common/day-adapter';
 import { FORM_FIELDS } from '../../common/form-field';
 import { faultOf, valid } from '../../common/forms';
 import { Icon } from '../../common/icon';
+import { IconTip } from '../../common/icon-tip';
 import { TOGGLES } from '../../common/toggle';
 import { householdFeature } from '../../state/household';
 import { HouseholdDraft } from './household-draft';
@@ -39,9 +41,11 @@ const NEW_MOMENT: Omit<Moment, 'id'> = {
   selector: 'gumo-household-day',
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [
+    DAY_FIELDS,
     FORM_FIELDS,
     HouseholdNav,
     Icon,
+    IconTip,
     MatButton,
     MatCheckbox,
     MatIconButton,
@@ -50,7 +54,7 @@ const NEW_MOMENT: Omit<Moment, 'id'> = {
     ReactiveFormsModule,
     TOGGLES,
   ],
-  providers: [HouseholdDraft],
+  providers: [DAYS_AS_TEXT, HouseholdDraft],
   template: `
     <gumo-household-nav />
     <h1>The day</h1>
@@ -74,7 +78,9 @@ const NEW_MOMENT: Omit<Moment, 'id'> = {
             </mat-form-field>
             <mat-form-field>
               <mat-label>begins</mat-label>
-              <input matInput type="time" formControlName="time" />
+              <input matInput [matTimepicker]="begins" formControlName="time" />
+              <mat-timepicker-toggle matIconSuffix [for]="begins" />
+              <mat-timepicker #begins interval="15m" />
               <mat-error>{{ faultOf(moment.controls.time) }}</mat-error>
             </mat-form-field>
             <mat-form-field>
@@ -116,12 +122,21 @@ const NEW_MOMENT: Omit<Moment, 'id'> = {
           <li [formGroupName]="i">
             <mat-form-field>
               <mat-label>First closed day</mat-label>
-              <input matInput type="date" formControlName="from" />
+              <input matInput [matDatepicker]="first" formControlName="from" />
+              <mat-datepicker-toggle matIconSuffix [for]="first" />
+              <mat-datepicker #first />
               <mat-error>{{ faultOf(closure.controls.from) }}</mat-error>
             </mat-form-field>
             <mat-form-field>
               <mat-label>Last closed day</mat-label>
-              <input matInput type="date" formControlName="to" />
+              <input
+                matInput
+                [matDatepicker]="last"
+                [min]="closure.controls.from.value"
+                formControlName="to"
+              />
+              <mat-datepicker-toggle matIconSuffix [for]="last" />
+              <mat-datepicker #last />
               <mat-error>{{ faultOf(closure.controls.to) }}</mat-error>
             </mat-form-field>
             <mat-form-field>

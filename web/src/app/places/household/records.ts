@@ -4,6 +4,7 @@ import { Store } from '@ngrx/store';
 import * as v from 'valibot';
 import { Api } from '../../common/api';
 import { Icon } from '../../common/icon';
+import { IconTip } from '../../common/icon-tip';
 import { instantWords } from '../../common/words';
 import { childrenFeature } from '../../state/children';
 import { HouseholdNav } from './household-nav';
@@ -68,7 +69,7 @@ const FILES: readonly (readonly [path: string, title: string, about: string])[] 
 @Component({
   selector: 'gumo-records',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [HouseholdNav, Icon, MatButton, MatButtonModule, MatIconButton, TableImport],
+  imports: [HouseholdNav, Icon, IconTip, MatButton, MatButtonModule, MatIconButton, TableImport],
   templateUrl: './records.html',
   styleUrls: ['./columns.scss', './records.scss'],
 })

@@ -28,6 +28,7 @@ import { Door } from '../../common/door';
 import { FORM_FIELDS } from '../../common/form-field';
 import { faultOf, refused, valid } from '../../common/forms';
 import { Icon } from '../../common/icon';
+import { IconTip } from '../../common/icon-tip';
 import { instantWords } from '../../common/words';
 import { HouseholdNav } from './household-nav';
 
@@ -60,6 +61,7 @@ const FILES = [
     FORM_FIELDS,
     HouseholdNav,
     Icon,
+    IconTip,
     MatButton,
     MatIconButton,
     MatInputModule,

@@ -126,7 +126,7 @@ const WHAT_WORDS: Readonly<Record<string, string>> = {
     ol {
       max-block-size: 260px;
       overflow: auto;
-      font-size: 14px;
+      font-size: var(--text-small);
     }
     li {
       display: grid;

@@ -4,6 +4,7 @@ import { MatButton, MatIconButton } from '@angular/material/button';
 import { BalanceOrder, type Weighing, heftOf, heldBy, thingMl } from '@gumo/core/measuring';
 import { Store } from '@ngrx/store';
 import { Icon } from '../../common/icon';
+import { IconTip } from '../../common/icon-tip';
 import { PegMark } from '../../common/peg-mark';
 import { TOGGLES } from '../../common/toggle';
 import { listWords } from '../../common/words';
@@ -23,7 +24,7 @@ const UNIT_G = 12;
 @Component({
   selector: 'gumo-balance',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Icon, MatButton, MatIconButton, PegMark, TOGGLES, Takers, ThingField],
+  imports: [Icon, IconTip, MatButton, MatIconButton, PegMark, TOGGLES, Takers, ThingField],
   templateUrl: './balance.html',
   styleUrls: ['./kit.scss', './balance.scss'],
 })

@@ -19,6 +19,7 @@ import {
 import { Store } from '@ngrx/store';
 import { FORM_FIELDS } from '../../common/form-field';
 import { Icon } from '../../common/icon';
+import { IconTip } from '../../common/icon-tip';
 import { PegMark } from '../../common/peg-mark';
 import { TOGGLES } from '../../common/toggle';
 import { thingsFeature } from '../../state/things';
@@ -55,6 +56,7 @@ const ACTIVITY = 'columns-chart';
   imports: [
     FORM_FIELDS,
     Icon,
+    IconTip,
     MatButton,
     MatIconButton,
     MatInputModule,

@@ -52,7 +52,7 @@ import { ChangeDetectionStrategy, Component, computed, input, model } from '@ang
       place-items: center;
       block-size: 40px;
       border: 1px solid var(--card-line);
-      font-size: 16px;
+      font-size: var(--text-body);
       cursor: pointer;
     }
     .out {

@@ -74,6 +74,7 @@ const TOOLS = [
     <gumo-used-in place="measure" [thing]="open().id" />
   `,
   styles: `
+    @use 'scale';
     :host {
       display: grid;
       grid-template-columns: 150px minmax(0, 1fr);
@@ -90,7 +91,7 @@ const TOOLS = [
       border-radius: 10px;
       color: var(--ink-soft);
       text-decoration: none;
-      font-size: 14.5px;
+      font-size: var(--text-body);
       white-space: nowrap;
     }
     nav a:hover {
@@ -101,7 +102,7 @@ const TOOLS = [
       color: var(--ink);
       font-weight: 650;
     }
-    @media (max-width: 1000px) {
+    @media (max-width: scale.$laptop) {
       :host {
         display: block;
       }

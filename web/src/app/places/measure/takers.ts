@@ -31,7 +31,7 @@ import { MeasuringSitting } from './measuring-sitting';
     }
     .soft {
       margin-right: 6px;
-      font-size: 14px;
+      font-size: var(--text-small);
     }
     [aria-pressed='true'] {
       background: var(--sheet);
@@ -45,7 +45,7 @@ import { MeasuringSitting } from './measuring-sitting';
     .noted {
       margin-left: auto;
       color: var(--primary);
-      font-size: 14px;
+      font-size: var(--text-small);
       font-weight: 600;
     }
   `,

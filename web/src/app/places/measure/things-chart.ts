@@ -96,7 +96,7 @@ const WIDEST = 64;
     }
     text {
       fill: var(--ink);
-      font-family: 'Andika', sans-serif;
+      font-family: Andika, sans-serif;
     }
   `,
 })

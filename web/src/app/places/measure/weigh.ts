@@ -40,6 +40,7 @@ import { Store } from '@ngrx/store';
 import { Cell, type Column, DataTable } from '../../common/data-table';
 import { FORM_FIELDS } from '../../common/form-field';
 import { Icon } from '../../common/icon';
+import { IconTip } from '../../common/icon-tip';
 import { PegMark } from '../../common/peg-mark';
 import { TOGGLES } from '../../common/toggle';
 import { householdFeature } from '../../state/household';
@@ -66,6 +67,7 @@ const SIDES: readonly { readonly side: Side; readonly words: string }[] = [
     DataTable,
     FORM_FIELDS,
     Icon,
+    IconTip,
     MatButton,
     MatIconButton,
     MatInputModule,

@@ -17,6 +17,8 @@ import * as v from 'valibot';
 import { Api } from '../../common/api';
 import { Clock } from '../../common/clock';
 import { Icon } from '../../common/icon';
+import { IconTip } from '../../common/icon-tip';
+import { Undo } from '../../common/undo';
 import { dayWords } from '../../common/words';
 import { childrenFeature } from '../../state/children';
 import { householdFeature } from '../../state/household';
@@ -46,7 +48,7 @@ interface Line {
 @Component({
   selector: 'gumo-print-tray',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Icon, MatButton, MatIconButton, RouterLink, SheetKinds],
+  imports: [Icon, IconTip, MatButton, MatIconButton, RouterLink, SheetKinds],
   template: `
     <gumo-sheet-kinds here="tray" />
     <div class="lists">
@@ -136,6 +138,7 @@ export class PrintTray {
   readonly days = input<string>();
 
   private readonly api = inject(Api);
+  private readonly undo = inject(Undo);
   private readonly clock = inject(Clock);
   private readonly store = inject(Store);
   private readonly children = this.store.selectSignal(childrenFeature.selectChildById);
@@ -233,13 +236,11 @@ export class PrintTray {
 
   protected async remove(item: PrintItem): Promise<void> {
     await this.change(async () => {
-      await this.api.send(
-        'DELETE',
-        `/sheets/items/${item.id}?version=${item.version}`,
-        undefined,
-        v.null(),
+      await this.undo.remove('/sheets/items', item, 'The sheet was removed.', (isBack) =>
+        this.items.update((all) =>
+          isBack ? [...all, item] : all.filter((one) => one.id !== item.id),
+        ),
       );
-      this.items.update((items) => items.filter((one) => one.id !== item.id));
     });
   }
 

@@ -90,12 +90,12 @@ const DIGITS = [1, 2, 3, 4, 5, 6, 7, 8, 9, 0];
       align-items: center;
       gap: 8px;
       min-block-size: 56px;
-      font-size: 17px;
+      font-size: var(--text-lead);
     }
     .line button {
       min-inline-size: 56px;
       block-size: 56px;
-      font-size: 22px;
+      font-size: var(--text-title);
     }
     .keys {
       display: grid;
@@ -108,17 +108,17 @@ const DIGITS = [1, 2, 3, 4, 5, 6, 7, 8, 9, 0];
       min-inline-size: 0;
       block-size: 56px;
       padding: 0;
-      font-size: 22px;
+      font-size: var(--text-title);
       white-space: nowrap;
     }
     .keys button:last-child:not(.child-reads) {
       grid-column: span 2;
-      font-size: 16px;
+      font-size: var(--text-body);
     }
     output {
       align-self: center;
       text-align: center;
-      font-size: 26px;
+      font-size: var(--text-heading);
     }
     [aria-pressed='true'] {
       --mat-button-tonal-container-color: var(--ink);

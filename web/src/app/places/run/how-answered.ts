@@ -46,6 +46,7 @@ const REASONS: readonly (readonly [NonNullable<Reason>, string])[] = [
     </mat-button-toggle-group>
   `,
   styles: `
+    @use 'scale';
     :host {
       display: flex;
       flex-wrap: wrap;
@@ -59,21 +60,21 @@ const REASONS: readonly (readonly [NonNullable<Reason>, string])[] = [
       border: 0 !important;
       border-radius: 10px;
       background: none;
-      font-size: 14px;
+      font-size: var(--text-small);
       --mat-button-toggle-height: 56px;
     }
     .mat-button-toggle-checked {
       background: var(--sheet);
       font-weight: 650;
     }
-    @media (max-width: 700px) {
+    @media (max-width: scale.$phone) {
       :host {
         gap: 0;
         flex-wrap: nowrap;
       }
       mat-button-toggle {
-        font-size: 13px;
-        --mat-button-toggle-label-text-size: 13px;
+        font-size: var(--text-small);
+        --mat-button-toggle-label-text-size: var(--text-small);
       }
       mat-button-toggle-group + mat-button-toggle-group {
         display: none;

@@ -25,6 +25,7 @@ import { afterPaint } from '../../common/after-paint';
 import { Api } from '../../common/api';
 import { Clock } from '../../common/clock';
 import { Icon } from '../../common/icon';
+import { IconTip } from '../../common/icon-tip';
 import { topWords } from '../../common/words';
 import { MinuteRing } from '../../handling/minute-ring';
 import { OutcomeBar, outcomeOfKey } from '../../handling/outcome-bar';
@@ -63,6 +64,7 @@ import { WaysList } from './ways-list';
     CameUp,
     HowAnswered,
     Icon,
+    IconTip,
     MatButtonModule,
     MatMenuModule,
     MatSlideToggleModule,
@@ -73,8 +75,8 @@ import { WaysList } from './ways-list';
     SceneView,
     SoFar,
     StepList,
-    Told,
     ToTheChild,
+    Told,
     TraceScreen,
     WaysList,
   ],

@@ -3,6 +3,7 @@ import { MatButtonModule } from '@angular/material/button';
 import { askedWords, recordWords } from '@gumo/core/details';
 import type { Observation } from '@gumo/core/vocabulary';
 import { Icon } from '../../common/icon';
+import { IconTip } from '../../common/icon-tip';
 import { OUTCOME_WORDS } from '../../common/words';
 
 const SHOWN = 6;
@@ -11,7 +12,7 @@ const SHOWN = 6;
 @Component({
   selector: 'gumo-so-far',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Icon, MatButtonModule],
+  imports: [Icon, IconTip, MatButtonModule],
   template: `
     <h2>So far</h2>
     <ul>
@@ -50,7 +51,7 @@ const SHOWN = 6;
   `,
   styles: `
     h2 {
-      font-size: 15px;
+      font-size: var(--text-body);
       padding-bottom: 4px;
     }
     li {
@@ -59,7 +60,7 @@ const SHOWN = 6;
       gap: 6px;
       min-height: 38px;
       border-top: 1px solid var(--line);
-      font-size: 14.5px;
+      font-size: var(--text-body);
     }
     .item {
       flex: 1;
@@ -67,7 +68,7 @@ const SHOWN = 6;
     }
     .about {
       display: block;
-      font-size: 12.5px;
+      font-size: var(--text-fine);
       line-height: 1.25;
     }
     li button {

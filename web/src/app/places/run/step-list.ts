@@ -45,7 +45,7 @@ import { Answering } from './answering';
   styles: `
     h2 {
       margin: 6px 0 12px;
-      font-size: 23px;
+      font-size: var(--text-title);
     }
     ol {
       margin: 0 -10px;
@@ -56,19 +56,19 @@ import { Answering } from './answering';
       gap: 8px;
       padding: 6px 10px;
       border-radius: 10px;
-      font-size: 14.5px;
+      font-size: var(--text-body);
       line-height: 1.35;
       color: var(--ink-soft);
     }
     [aria-current='step'] {
       background: var(--sheet);
       color: var(--ink);
-      font-size: 17px;
+      font-size: var(--text-lead);
       font-weight: 650;
     }
     .watch {
       margin: 12px 0;
-      font-size: 14px;
+      font-size: var(--text-small);
     }
   `,
 })

@@ -19,6 +19,7 @@ import { PartWhole } from '../../handling/part-whole';
     <button matButton="filled" type="button" (click)="done.emit()">Go on</button>
   `,
   styles: `
+    @use 'scale';
     :host {
       display: grid;
       justify-items: center;
@@ -28,17 +29,17 @@ import { PartWhole } from '../../handling/part-whole';
       text-align: center;
     }
     .whole {
-      font-size: 34px;
+      font-size: var(--text-display);
       font-weight: 700;
       line-height: 1.2;
       letter-spacing: -0.015em;
     }
     .sum {
-      font-size: 30px;
+      font-size: var(--text-display);
     }
-    @media (max-width: 700px) {
+    @media (max-width: scale.$phone) {
       .whole {
-        font-size: 24px;
+        font-size: var(--text-heading);
       }
     }
   `,

@@ -61,7 +61,7 @@ import { TRACE_WORDS, type TraceLook, TracePad } from '../../handling/trace-pad'
       flex: 1 1 100%;
       min-block-size: 28px;
       text-align: center;
-      font-size: 17px;
+      font-size: var(--text-lead);
     }
   `,
 })

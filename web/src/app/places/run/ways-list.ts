@@ -18,7 +18,7 @@ import type { Question } from '@gumo/core/rounds';
   `,
   styles: `
     h2 {
-      font-size: 14px;
+      font-size: var(--text-small);
     }
     .soft {
       display: block;
@@ -29,7 +29,7 @@ import type { Question } from '@gumo/core/rounds';
       flex-wrap: wrap;
       gap: 2px 14px;
       margin-top: 4px;
-      font-size: 19px;
+      font-size: var(--text-title);
     }
   `,
 })

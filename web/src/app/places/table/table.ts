@@ -10,15 +10,17 @@ import {
   signal,
 } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { Router, RouterLink } from '@angular/router';
+import { Router } from '@angular/router';
 import { FRAME, HANDLINGS, type AnyHandling, type Control, countOf } from '@gumo/core/handling';
 import { type Random, seeded } from '@gumo/core/numbers';
+import { FIELD, strokePath, strokesOf, usualWish } from '@gumo/core/sheets';
 import { Store } from '@ngrx/store';
 import { Clock } from '../../common/clock';
 import { TOGGLES } from '../../common/toggle';
 import { UsedIn } from '../../common/used-in';
 import { Icon } from '../../common/icon';
 import { NumberWords } from '../../common/number-words';
+import { type OnShelf, Shelf } from '../../common/shelf';
 import { Voice } from '../../common/voice';
 import { PartWhole } from '../../handling/part-whole';
 import { type Dropped, SceneView } from '../../handling/scene';
@@ -31,21 +33,27 @@ const FIRST = FRAME as unknown as AnyHandling;
 /** How long each word stands while things are counted aloud. */
 const WORD_MS = 900;
 
+/** A five as it is written, for its picture. */
+function writtenFive(): string {
+  const paths = strokesOf(5, usualWish().forms).map((stroke) => strokePath(stroke));
+  return `<svg xmlns="http://www.w3.org/2000/svg" viewBox="-1 -1 ${FIELD.width + 2} ${FIELD.height + 2}"><path d="${paths.join('')}" fill="none" stroke="#17645b" stroke-width="1.2" stroke-linecap="round"/></svg>`;
+}
+
+const THINGS: readonly OnShelf[] = [
+  ...HANDLINGS.map((one) => ({
+    id: one.id,
+    title: one.title,
+    link: ['/table', one.id],
+    draw: () => one.scene(one.start),
+  })),
+  { id: 'trace', title: 'A digit to trace', link: ['/table', 'trace'], draw: writtenFive },
+];
+
 /** Things to handle on screen, for preparing and for showing. */
 @Component({
   selector: 'gumo-table',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [
-    Icon,
-    MatButton,
-    PartWhole,
-    RouterLink,
-    SceneView,
-    TOGGLES,
-    ToTheChild,
-    TraceDigit,
-    UsedIn,
-  ],
+  imports: [Icon, MatButton, PartWhole, SceneView, Shelf, TOGGLES, ToTheChild, TraceDigit, UsedIn],
   templateUrl: './table.html',
   styleUrl: './table.scss',
 })
@@ -60,7 +68,7 @@ export class Table {
   private readonly household = inject(Store).selectSignal(householdFeature.selectHousehold);
   private readonly random: Random = seeded(inject(Clock).now().getTime());
 
-  protected readonly things = HANDLINGS;
+  protected readonly things = THINGS;
   /** A digit is written, not moved about. */
   protected readonly traces = computed(() => this.thing() === 'trace');
   protected readonly handling = computed(

@@ -73,7 +73,7 @@ const LOOKS: readonly (readonly [TraceLook, string])[] = [
     .says {
       min-block-size: 32px;
       padding-top: 10px;
-      font-size: 17px;
+      font-size: var(--text-lead);
     }
     .controls {
       display: flex;
@@ -98,19 +98,19 @@ const LOOKS: readonly (readonly [TraceLook, string])[] = [
       border-radius: 10px;
       background: var(--sheet);
       color: var(--ink);
-      font-size: 15px;
+      font-size: var(--text-body);
       cursor: pointer;
     }
     .digits [role='radio'] {
       padding: 0;
-      font-size: 24px;
+      font-size: var(--text-heading);
     }
     [aria-checked='true'] {
       border-bottom-color: var(--primary);
       font-weight: 650;
     }
     .cue {
-      font-size: 19px;
+      font-size: var(--text-title);
     }
   `,
 })

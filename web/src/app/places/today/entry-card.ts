@@ -4,6 +4,7 @@ import type { Activity, Child, PlanEntry } from '@gumo/core/vocabulary';
 import { ActivityPicture } from '../../common/activity-picture';
 import { BandSign } from '../../common/band-sign';
 import { Icon } from '../../common/icon';
+import { IconTip } from '../../common/icon-tip';
 import { PegMark } from '../../common/peg-mark';
 import { topWords } from '../../common/words';
 
@@ -21,7 +22,7 @@ export interface EntryView {
 @Component({
   selector: 'gumo-entry-card',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ActivityPicture, BandSign, Icon, MatButton, MatIconButton, PegMark],
+  imports: [ActivityPicture, BandSign, Icon, IconTip, MatButton, MatIconButton, PegMark],
   template: `
     <article
       class="sheet"
@@ -91,6 +92,7 @@ export interface EntryView {
     </article>
   `,
   styles: `
+    @use 'scale';
     article {
       display: flex;
       align-items: center;
@@ -103,7 +105,7 @@ export interface EntryView {
     }
     .invitation {
       color: var(--ink-soft);
-      font-size: 13px;
+      font-size: var(--text-small);
       font-weight: 600;
     }
     .picture {
@@ -116,19 +118,19 @@ export interface EntryView {
     }
     h3 {
       margin: 4px 0 5px;
-      font-size: 17px;
+      font-size: var(--text-lead);
       font-weight: 650;
       letter-spacing: -0.005em;
     }
     h3 .soft {
-      font-size: 14.5px;
+      font-size: var(--text-body);
       font-weight: 400;
     }
     ul {
       display: flex;
       flex-wrap: wrap;
       gap: 2px 16px;
-      font-size: 13.5px;
+      font-size: var(--text-small);
     }
     li {
       display: inline-flex;
@@ -141,7 +143,7 @@ export interface EntryView {
     .beware {
       margin-top: 6px;
       color: var(--madder);
-      font-size: 13px;
+      font-size: var(--text-small);
       font-weight: 550;
     }
     .done h3,
@@ -156,7 +158,7 @@ export interface EntryView {
       color: var(--primary);
       font-weight: 600;
     }
-    @media (max-width: 700px) {
+    @media (max-width: scale.$phone) {
       article {
         padding: 12px;
       }

@@ -6,9 +6,11 @@ import { PlanEntry, type PlanEntryDraft } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
 import { v7 as uuid } from 'uuid';
 import type * as v from 'valibot';
+import { ActivityPicture } from '../../common/activity-picture';
 import { Api } from '../../common/api';
 import { Clock } from '../../common/clock';
 import { Icon } from '../../common/icon';
+import { IconTip } from '../../common/icon-tip';
 import { PegMark } from '../../common/peg-mark';
 import { TOGGLES } from '../../common/toggle';
 import { topWords } from '../../common/words';
@@ -24,7 +26,7 @@ const LENGTHS = [5, 10, 15] as const;
 @Component({
   selector: 'gumo-five-minutes',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Icon, MatButton, MatIconButton, PegMark, TOGGLES],
+  imports: [ActivityPicture, Icon, IconTip, MatButton, MatIconButton, PegMark, TOGGLES],
   template: `
     @if (!open()) {
       <button matButton="outlined" type="button" (click)="ask()">
@@ -55,7 +57,12 @@ const LENGTHS = [5, 10, 15] as const;
         <ul>
           @for (line of lines(); track line.entry.activityId) {
             <li>
-              <div>
+              @if (line.activity; as activity) {
+                @defer {
+                  <gumo-activity-picture [activity]="activity" />
+                }
+              }
+              <div class="what">
                 <h3>{{ line.title }}</h3>
                 <p class="soft">{{ line.because }}</p>
                 <p class="who">
@@ -109,14 +116,14 @@ export class FiveMinutes {
   protected readonly failure = signal<string | null>(null);
   private readonly offers = signal<readonly Offer[]>([]);
   protected readonly lines = computed(() =>
-    this.offers().map((offer) => ({
-      ...offer,
-      title: this.activities().get(offer.entry.activityId)?.title ?? '',
-      takers: offer.entry.takers.flatMap(({ childId, top }) => {
+    this.offers().map((offer) => {
+      const activity = this.activities().get(offer.entry.activityId);
+      const takers = offer.entry.takers.flatMap(({ childId, top }) => {
         const child = this.childById()[childId];
         return child ? [{ child, top }] : [];
-      }),
-    })),
+      });
+      return { ...offer, activity, title: activity?.title ?? '', takers };
+    }),
   );
 
   protected async choose(minutes: number): Promise<void> {

@@ -108,16 +108,16 @@ interface Station {
       padding-bottom: 10px;
     }
     h2 {
-      font-size: 18px;
+      font-size: var(--text-lead);
     }
     h3 {
       padding-block: 10px 2px;
       color: var(--primary);
-      font-size: 13px;
+      font-size: var(--text-small);
     }
     h4 {
       margin: 8px 0 0;
-      font-size: 14px;
+      font-size: var(--text-small);
       line-height: 1.4;
     }
     h4 .soft {
@@ -128,7 +128,7 @@ interface Station {
     }
     mat-checkbox {
       display: block;
-      --mat-checkbox-label-text-size: 15px;
+      --mat-checkbox-label-text-size: var(--text-body);
     }
     .line {
       display: grid;
@@ -146,7 +146,7 @@ interface Station {
     }
     .box,
     .hint {
-      font-size: 13px;
+      font-size: var(--text-small);
     }
     .hint,
     .short {
@@ -154,7 +154,7 @@ interface Station {
     }
     .short {
       color: var(--madder);
-      font-size: 13px;
+      font-size: var(--text-small);
       font-weight: 550;
     }
     .papers {

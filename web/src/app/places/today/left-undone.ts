@@ -59,7 +59,7 @@ const MOST_SHOWN = 4;
     }
     h2 {
       padding-block-end: 4px;
-      font-size: 15px;
+      font-size: var(--text-body);
     }
     li {
       display: flex;

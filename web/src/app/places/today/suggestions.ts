@@ -56,7 +56,7 @@ type Suggestion = v.InferOutput<typeof Answer>[number];
     }
     h2 {
       padding-bottom: 6px;
-      font-size: 15px;
+      font-size: var(--text-body);
     }
     li {
       display: flex;
@@ -72,7 +72,7 @@ type Suggestion = v.InferOutput<typeof Answer>[number];
     }
     .what .soft {
       display: block;
-      font-size: 13.5px;
+      font-size: var(--text-small);
     }
     strong {
       font-weight: 600;

@@ -18,6 +18,7 @@ import { Api } from '../../common/api';
 import { Clock } from '../../common/clock';
 import { Door } from '../../common/door';
 import { Icon } from '../../common/icon';
+import { IconTip } from '../../common/icon-tip';
 import { PegMark } from '../../common/peg-mark';
 import { TOGGLES } from '../../common/toggle';
 import { childrenFeature } from '../../state/children';
@@ -49,6 +50,7 @@ interface MomentView {
     EntryCard,
     FiveMinutes,
     Icon,
+    IconTip,
     LayReady,
     LeftUndone,
     MatButton,

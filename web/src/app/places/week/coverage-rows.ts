@@ -64,7 +64,7 @@ import type { Coverage } from '../../state/week-answers';
     .why {
       display: block;
       color: var(--ink-soft);
-      font-size: 11.5px;
+      font-size: var(--text-fine);
       line-height: 1.2;
     }
   `,

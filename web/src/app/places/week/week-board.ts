@@ -14,6 +14,7 @@ import { MatRipple } from '@angular/material/core';
 import type { Band, Child, PlanEntry } from '@gumo/core/vocabulary';
 import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
+import { IconTip } from '../../common/icon-tip';
 import { PHONE, screenIs } from '../../common/screen';
 import { BandSign } from '../../common/band-sign';
 import { Icon } from '../../common/icon';
@@ -50,6 +51,7 @@ export interface CardMove {
     CdkDropList,
     CdkDropListGroup,
     Icon,
+    IconTip,
     MatButton,
     MatIconButton,
     MatRipple,

@@ -3,6 +3,7 @@ import { MatIconButton } from '@angular/material/button';
 import { MatRipple } from '@angular/material/core';
 import type { Activity, Child, Moment, PlanEntry } from '@gumo/core/vocabulary';
 import { Icon } from '../../common/icon';
+import { IconTip } from '../../common/icon-tip';
 import { PegMark } from '../../common/peg-mark';
 
 export interface CardView {
@@ -24,7 +25,7 @@ export interface CardView {
 @Component({
   selector: 'gumo-week-card',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Icon, MatIconButton, MatRipple, PegMark],
+  imports: [Icon, IconTip, MatIconButton, MatRipple, PegMark],
   template: `
     <button
       matRipple
@@ -113,17 +114,17 @@ export interface CardView {
     }
     .title {
       padding-inline-end: 22px;
-      font-size: 14px;
+      font-size: var(--text-small);
       font-weight: 620;
       line-height: 1.25;
     }
     .meta {
       color: var(--ink-soft);
-      font-size: 12.5px;
+      font-size: var(--text-fine);
     }
     .beware {
       color: var(--madder);
-      font-size: 12px;
+      font-size: var(--text-fine);
       line-height: 1.25;
     }
     .pegs {
@@ -131,7 +132,7 @@ export interface CardView {
       flex-wrap: wrap;
       gap: 2px;
       margin-block-start: 2px;
-      font-size: 12.5px;
+      font-size: var(--text-fine);
     }
     .sign,
     .pin {

@@ -58,19 +58,19 @@ import type { WeekAnswer } from '../../state/week-answers';
     }
     h2 {
       padding-block-end: 6px;
-      font-size: 15.5px;
+      font-size: var(--text-body);
     }
     ul {
       display: grid;
       gap: 6px;
     }
     li {
-      font-size: 14px;
+      font-size: var(--text-small);
       line-height: 1.4;
     }
     li > .soft {
       display: block;
-      font-size: 13px;
+      font-size: var(--text-small);
     }
   `,
 })

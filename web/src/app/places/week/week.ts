@@ -29,6 +29,7 @@ import {
 import { Store } from '@ngrx/store';
 import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
+import { IconTip } from '../../common/icon-tip';
 import { WIDE, screenIs } from '../../common/screen';
 import { Clock } from '../../common/clock';
 import { Icon } from '../../common/icon';
@@ -56,6 +57,7 @@ const DAYS = 7;
   imports: [
     CoverageRows,
     Icon,
+    IconTip,
     MatButton,
     MatIconButton,
     MatMenuModule,

@@ -15,11 +15,13 @@ import { MatButton, MatIconButton } from '@angular/material/button';
 import type { Child } from '@gumo/core/vocabulary';
 import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
+import { ActivityPicture } from '../../common/activity-picture';
 import { Api } from '../../common/api';
 import { BandSign } from '../../common/band-sign';
 import { CautionList } from '../../common/caution-list';
 import { Clock } from '../../common/clock';
 import { Icon } from '../../common/icon';
+import { IconTip } from '../../common/icon-tip';
 import { PegMark } from '../../common/peg-mark';
 import { topWords } from '../../common/words';
 import { CardWhy, type WeekDay } from '../../state/week-answers';
@@ -29,7 +31,16 @@ import type { CardView } from './week-card';
 @Component({
   selector: 'gumo-why-panel',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [BandSign, CautionList, Icon, MatButton, MatIconButton, PegMark],
+  imports: [
+    ActivityPicture,
+    BandSign,
+    CautionList,
+    Icon,
+    IconTip,
+    MatButton,
+    MatIconButton,
+    PegMark,
+  ],
   templateUrl: './why-panel.html',
   styleUrl: './why-panel.scss',
 })

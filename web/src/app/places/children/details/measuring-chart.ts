@@ -87,8 +87,9 @@ const SHOWN = 14;
     </div>
   `,
   styles: `
+    @use 'scale';
     h2 {
-      font-size: 15px;
+      font-size: var(--text-body);
       padding-bottom: 6px;
     }
     svg {
@@ -96,7 +97,7 @@ const SHOWN = 14;
       max-inline-size: 100%;
     }
     text {
-      font-size: 12.5px;
+      font-size: var(--text-fine);
       fill: var(--ink-soft);
     }
     .line {
@@ -123,7 +124,7 @@ const SHOWN = 14;
     .key {
       display: flex;
       gap: 20px;
-      font-size: 13.5px;
+      font-size: var(--text-small);
       color: var(--ink-soft);
       padding-bottom: 8px;
     }
@@ -145,9 +146,9 @@ const SHOWN = 14;
     }
     li {
       padding: 3px 0;
-      font-size: 14.5px;
+      font-size: var(--text-body);
     }
-    @media (max-width: 700px) {
+    @media (max-width: scale.$phone) {
       .lists {
         grid-template-columns: 1fr;
       }

@@ -106,7 +106,7 @@ interface Point {
     }
     text {
       fill: var(--ink-soft);
-      font-size: 12px;
+      font-size: var(--text-fine);
     }
     .line {
       stroke: var(--line);
@@ -136,7 +136,7 @@ interface Point {
     }
     .key,
     .lists ul {
-      font-size: 14px;
+      font-size: var(--text-small);
     }
     .key {
       display: flex;
@@ -187,7 +187,7 @@ interface Point {
     b {
       display: inline-block;
       min-width: 30px;
-      font-size: 18px;
+      font-size: var(--text-lead);
       font-weight: 400;
     }
   `,

@@ -27,7 +27,7 @@ import type { Seen } from './answers';
       min-height: 26px;
       padding: 0 6px;
       border-radius: 6px;
-      font-size: 13px;
+      font-size: var(--text-small);
     }
     :host.none {
       color: var(--ink-soft);
@@ -43,7 +43,7 @@ import type { Seen } from './answers';
       color: var(--on-primary);
     }
     .note {
-      font-size: 12px;
+      font-size: var(--text-fine);
     }
   `,
 })

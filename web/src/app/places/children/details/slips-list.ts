@@ -56,6 +56,7 @@ const HABIT = 3;
     </ul>
   `,
   styles: `
+    @use 'scale';
     li {
       display: grid;
       grid-template-columns: minmax(0, 1.1fr) 220px minmax(0, 1.3fr);
@@ -69,7 +70,7 @@ const HABIT = 3;
       padding-top: 0;
     }
     h2 {
-      font-size: 15.5px;
+      font-size: var(--text-body);
     }
     h2::first-letter {
       text-transform: uppercase;
@@ -78,7 +79,7 @@ const HABIT = 3;
       font-weight: 500;
     }
     p {
-      font-size: 13.5px;
+      font-size: var(--text-small);
     }
     .help span {
       display: block;
@@ -93,7 +94,7 @@ const HABIT = 3;
     .base {
       stroke: var(--line);
     }
-    @media (max-width: 900px) {
+    @media (max-width: scale.$tablet) {
       li {
         grid-template-columns: minmax(0, 1fr);
       }

@@ -1,0 +1,92 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  DestroyRef,
+  computed,
+  effect,
+  inject,
+  input,
+  signal,
+} from '@angular/core';
+import type { Scene } from '@gumo/core/handling';
+import { SceneView } from '../handling/scene';
+import { Icon } from './icon';
+
+/** Things on a table, or a page as SVG; null for what has no picture. */
+export type Drawing = Scene | string | null;
+
+/** Drawn once, on first sight. */
+const known = new Map<unknown, Drawing>();
+
+/** How something looks, small, beside its name. */
+@Component({
+  selector: 'gumo-small-picture',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [Icon, SceneView],
+  template: `
+    @if (scene(); as scene) {
+      <gumo-scene [scene]="scene" />
+    } @else if (page(); as page) {
+      <img [src]="page" alt="" />
+    } @else if (drawing() === null) {
+      <gumo-icon name="speak" />
+    }
+  `,
+  styles: `
+    :host {
+      display: block;
+      inline-size: 88px;
+      block-size: 56px;
+      padding: 4px;
+      overflow: hidden;
+      pointer-events: none;
+    }
+    img,
+    gumo-icon {
+      display: grid;
+      place-content: center;
+      block-size: 100%;
+      margin-inline: auto;
+      color: var(--ink-soft);
+    }
+    img {
+      background: #fff;
+    }
+  `,
+  host: { 'aria-hidden': 'true' },
+})
+export class SmallPicture {
+  /** What is drawn: the same is drawn once, another anew. */
+  readonly of = input.required<unknown>();
+  readonly draw = input.required<() => Drawing>();
+  /** Undefined before it was drawn. */
+  protected readonly drawing = signal<Drawing | undefined>(undefined);
+  protected readonly scene = computed(() => {
+    const drawing = this.drawing();
+    return typeof drawing === 'object' ? drawing : null;
+  });
+  protected readonly page = computed(() => {
+    const drawing = this.drawing();
+    return typeof drawing === 'string' ? `data:image/svg+xml,${encodeURIComponent(drawing)}` : null;
+  });
+
+  constructor() {
+    let waiting = 0;
+    inject(DestroyRef).onDestroy(() => cancelIdleCallback(waiting));
+    effect(() => {
+      const [name, draw] = [this.of(), this.draw()];
+      cancelIdleCallback(waiting);
+      const before = known.get(name);
+      if (before !== undefined) {
+        this.drawing.set(before);
+        return;
+      }
+      // One after the other, and never while somebody scrolls or taps.
+      waiting = requestIdleCallback(() => {
+        const drawing = draw();
+        known.set(name, drawing);
+        this.drawing.set(drawing);
+      });
+    });
+  }
+}

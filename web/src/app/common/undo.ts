@@ -1,0 +1,51 @@
+import { LiveAnnouncer } from '@angular/cdk/a11y';
+import { Injectable, inject } from '@angular/core';
+import { MatSnackBar } from '@angular/material/snack-bar';
+import * as v from 'valibot';
+import { Api } from './api';
+
+/** How long what was done can be undone, in milliseconds. */
+const LONG_ENOUGH = 8000;
+
+/** Says what was done, and offers to undo it. */
+@Injectable({ providedIn: 'root' })
+export class Undo {
+  private readonly api = inject(Api);
+  private readonly announcer = inject(LiveAnnouncer);
+  private readonly snackBar = inject(MatSnackBar);
+
+  offer(said: string, undo: () => Promise<unknown>): void {
+    void this.announcer.announce(said);
+    this.say(said, 'Undo').subscribe(() => {
+      undo().then(
+        () => this.announcer.announce('Undone'),
+        (error: unknown) => this.say((error as Error).message, 'Close'),
+      );
+    });
+  }
+
+  /**
+   * Removes a row at its address on the server, then offers to put back the whole of it.
+   * @param changed what is to be done after the row went, and after it came back
+   * @throws ApiProblem where the server refuses to remove it
+   */
+  async remove<Row extends { readonly id: string; readonly version: number }>(
+    path: string,
+    row: Row,
+    said: string,
+    changed: (isBack: boolean) => void,
+  ): Promise<void> {
+    await this.api.send('DELETE', `${path}/${row.id}?version=${row.version}`, undefined, v.null());
+    changed(false);
+    this.offer(said, async () => {
+      await this.api.send('POST', path, row, v.unknown());
+      changed(true);
+    });
+  }
+
+  private say(words: string, action: string) {
+    return this.snackBar
+      .open(words, action, { duration: LONG_ENOUGH, politeness: 'off', verticalPosition: 'top' })
+      .onAction();
+  }
+}
