@@ -3,24 +3,25 @@ import { expect, test } from '../world';
 test('things on the table move by hand and by keyboard, and count themselves', async ({ page }) => {
   await page.keyboard.press('b');
   await expect(page.getByRole('heading', { name: 'Frame', level: 1 })).toBeVisible();
-  const pieces = page.locator('gumo-scene .piece');
+  const table = page.locator('.on-it');
+  const pieces = table.locator('gumo-scene .piece');
   await expect(pieces).toHaveCount(7);
-  await page.locator('[data-id="cell-7"]').click();
+  await table.locator('[data-id="cell-7"]').click();
   await expect(pieces).toHaveCount(8);
   await expect(page.locator('.words')).toHaveText('Eight, and two more make ten.');
   await page.getByRole('button', { name: 'Another way' }).click();
   await expect(pieces).toHaveCount(8);
 
   // By keyboard: the drawing is one stop, the arrows walk in it, Enter takes or lays.
-  await page.locator('[data-id="counter-0"], [data-id="cell-0"]').first().focus();
+  await table.locator('[data-id="counter-0"], [data-id="cell-0"]').first().focus();
   await page.keyboard.press('Enter');
   await expect(pieces).not.toHaveCount(8);
 
   // Dragged from one plate to the other.
   await page.getByRole('link', { name: 'Plates', exact: true }).click();
   await expect(page.locator('.words')).toHaveText('Four and two make six.');
-  const from = await page.locator('[data-id="counter-0-0"]').boundingBox();
-  const to = await page.locator('[data-id="plate-1"]').boundingBox();
+  const from = await table.locator('[data-id="counter-0-0"]').boundingBox();
+  const to = await table.locator('[data-id="plate-1"]').boundingBox();
   if (!from || !to) throw new Error('nothing lies there');
   await page.mouse.move(from.x + from.width / 2, from.y + from.height / 2);
   await page.mouse.down();

@@ -3,6 +3,8 @@ import { MatTooltip } from '@angular/material/tooltip';
 
 /** A button that is only a picture says on a tip what it does: what it is called when read aloud. */
 @Directive({
+  // It is Material's own, on every button that is only a picture.
+  // eslint-disable-next-line @angular-eslint/directive-selector
   selector: '[matIconButton]',
   hostDirectives: [MatTooltip],
   host: { '(mouseenter)': 'name()', '(focus)': 'name()' },

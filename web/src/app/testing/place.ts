@@ -1,7 +1,13 @@
 import type { HarnessLoader } from '@angular/cdk/testing';
 import { TestbedHarnessEnvironment } from '@angular/cdk/testing/testbed';
 import { MatCheckboxHarness } from '@angular/material/checkbox/testing';
-import { type Provider, type Type, provideZonelessChangeDetection, signal } from '@angular/core';
+import {
+  type EnvironmentProviders,
+  type Provider,
+  type Type,
+  provideZonelessChangeDetection,
+  signal,
+} from '@angular/core';
 import { type ComponentFixture, TestBed } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
 import { LIBRARY } from '@gumo/core/activities';
@@ -58,7 +64,7 @@ interface Setting {
   readonly replies?: Readonly<Record<string, unknown>>;
   /** What the server says to every write instead of taking it. */
   readonly refusal?: ApiProblem;
-  readonly providers?: readonly Provider[];
+  readonly providers?: readonly (Provider | EnvironmentProviders)[];
 }
 
 /** A place on screen, with the household's server played by a list of answers. */
@@ -128,6 +134,12 @@ export class Place<T> {
     await this.fixture.whenStable();
     await Promise.resolve();
     await this.fixture.whenStable();
+  }
+
+  /** Waits, picture by picture, until something holds; a spec that waits in vain fails by its own time. */
+  async until(holds: () => boolean): Promise<void> {
+    while (!holds()) await new Promise(requestAnimationFrame);
+    await this.settle();
   }
 
   /** Finds Material's own parts, also in what lies over the page. */

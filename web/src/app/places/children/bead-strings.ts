@@ -130,6 +130,8 @@ const KINDS: readonly Standing[] = ['not-met', 'started', 'nearly', 'secure', 'c
       flex-direction: column;
       align-items: center;
       inline-size: 40px;
+      /* Words may be wider than their bead: every second one hangs lower. */
+      overflow: visible;
       border: 0;
       padding: 0;
       border-radius: 10px;

@@ -16,6 +16,7 @@ import { v7 as uuid } from 'uuid';
 import * as v from 'valibot';
 import { Api } from '../../common/api';
 import { Clock } from '../../common/clock';
+import { FORM_FIELDS } from '../../common/form-field';
 import { Icon } from '../../common/icon';
 import { IconTip } from '../../common/icon-tip';
 import { TOGGLES } from '../../common/toggle';
@@ -66,6 +67,7 @@ interface Sentence {
     MatButton,
     MatCheckbox,
     MatIconButton,
+    FORM_FIELDS,
     MatInputModule,
     TOGGLES,
     TextFieldModule,

@@ -8,7 +8,7 @@ import { type OnShelf, Shelf } from '../../common/shelf';
 /** A sheet as it comes without any wish, its first page. */
 function firstPage(kind: SheetKind): string | null {
   const look = kind.looks[0]?.[0] ?? '';
-  const { pages } = sheetFor(kind, { ...usualWish(), ...suitedTo(kind.id), look });
+  const { pages } = sheetFor(kind, { ...usualWish(), ...suitedTo(kind.id), look, owner: 'Name' });
   return pages[0] ? svgOf(pages[0]) : null;
 }
 
