@@ -2,6 +2,7 @@ import { BreakpointObserver } from '@angular/cdk/layout';
 import { ChangeDetectionStrategy, Component, signal } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import { MatDialogHarness } from '@angular/material/dialog/testing';
+import { MatInputModule } from '@angular/material/input';
 import { MatMenuHarness } from '@angular/material/menu/testing';
 import { Router, provideRouter } from '@angular/router';
 import { SwUpdate } from '@angular/service-worker';
@@ -14,7 +15,11 @@ import { HouseholdActions } from './state/household';
 import { OutboxActions, outboxFeature } from './state/outbox';
 import { Place } from './testing/place';
 
-@Component({ template: '<input />', changeDetection: ChangeDetectionStrategy.OnPush })
+@Component({
+  template: '<input matInput />',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [MatInputModule],
+})
 class Somewhere {}
 
 interface Setting {

@@ -6,7 +6,7 @@ import { Store, provideState } from '@ngrx/store';
 import type { NextStep, ProgressAnswer, SkillView } from '../../state/answers';
 import { ProgressActions, progressFeature } from '../../state/progress';
 import { Starting } from '../../state/starting';
-import { Place, TODAY, aChild, id } from '../../testing/place';
+import { Place, TODAY, aChild } from '../../testing/place';
 import { StringsTab } from './strings-tab';
 
 const kofi = aChild(2, 'Kofi');
