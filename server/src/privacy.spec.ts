@@ -90,7 +90,7 @@ describe('what is private', () => {
     const stop = new AbortController();
     const stream = await fetch(`${url}/changes`, { signal: stop.signal });
     expect(stream.headers.get('content-type')).toContain('text/event-stream');
-    const reader = stream.body!.getReader();
+    const reader = stream.body!.getReader() as ReadableStreamDefaultReader<Uint8Array>;
     const decoder = new TextDecoder();
     let heard = '';
     const posted = ask(`${url}/observations`, 'POST', {

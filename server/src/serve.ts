@@ -130,7 +130,7 @@ async function serveLocked(options: ServeOptions, lock: FolderLock): Promise<Run
   const patience = options.patience ?? PATIENCE;
   const dispatch = (door: Door, request: IncomingMessage, response: ServerResponse): void => {
     cameBy(request, door);
-    turnstile.pass(request, response, () => current.app(request, response));
+    turnstile.pass(request, response, () => void current.app(request, response));
   };
   const network = makeNetwork(
     access,

@@ -49,7 +49,7 @@ const curvesByItem = new WeakMap<Item, Map<number, readonly number[]>>();
 /** The chances of one item at every point of the grid, computed once for each guess chance. */
 export function itemCurve(item: Item, guess: number): readonly number[] {
   let byGuess = curvesByItem.get(item);
-  if (!byGuess) curvesByItem.set(item, (byGuess = new Map()));
+  if (!byGuess) curvesByItem.set(item, (byGuess = new Map<number, readonly number[]>()));
   const known = byGuess.get(guess);
   if (known) return known;
   const made = GRID.map((theta) => chanceOnOwn(theta, item.difficulty, guess));

@@ -41,9 +41,9 @@ function write(database: string, day: string): void {
   const next = (): void => {
     let piece = '';
     while (piece.length < PIECE) {
-      const { value, done } = lines.next();
-      if (done) break;
-      piece += value;
+      const line = lines.next();
+      if (line.done) break;
+      piece += line.value;
     }
     parentPort?.postMessage({ piece: piece === '' ? null : piece });
     if (piece !== '') return;

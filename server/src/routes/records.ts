@@ -62,7 +62,7 @@ export function recordsRoutes(context: Context): Router {
     noteDone(context, request, 'exported', 'household.json');
     response.type('application/json');
     response.setHeader('content-disposition', 'attachment; filename="gumo-household.json"');
-    await pipeline(Readable.from(after(first.value ?? '', pieces)), response);
+    await pipeline(Readable.from(after(first.done ? '' : first.value, pieces)), response);
   });
 
   /** Takes a household from a file: into an empty one, or in the place of this one if asked to. */

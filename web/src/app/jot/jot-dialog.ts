@@ -126,7 +126,7 @@ export class JotDialog {
       const child = this.child();
       if (!child) return;
       // Without the server the lowest skills stand there; what is noted is kept and sent later.
-      this.api
+      void this.api
         .get(`/children/${child.id}/evidence`, Evidence)
         .catch(() => emptyState(child.id, child.policy))
         .then((state) => {
