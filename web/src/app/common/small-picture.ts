@@ -29,7 +29,7 @@ const known = new Map<unknown, Drawing>();
     } @else if (page(); as page) {
       <img [src]="page" alt="" />
     } @else if (drawing() === null) {
-      <gumo-icon name="speak" />
+      <span><gumo-icon name="speak" /></span>
     }
   `,
   styles: `
@@ -42,7 +42,7 @@ const known = new Map<unknown, Drawing>();
       pointer-events: none;
     }
     img,
-    gumo-icon {
+    span {
       display: grid;
       place-content: center;
       block-size: 100%;
