@@ -3,7 +3,7 @@ import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { CHROMIUM_FLAGS, chromium as findChromium } from './lib/chromium.mjs';
-import { ROOT, build, install, main, startServer } from './lib/steps.mjs';
+import { ROOT, build, install, main, say, startServer } from './lib/steps.mjs';
 
 const DAY = '2026-03-10';
 const DESK = { width: 1280, height: 800 };
@@ -78,7 +78,7 @@ async function openChild(page, name, skill) {
 async function openTab(page, name, tab) {
   await page.getByRole('link', { name: 'Children' }).click();
   await page.getByRole('link', { name: new RegExp(name) }).click();
-  await page.getByRole('link', { name: tab, exact: true }).click();
+  await page.getByRole('tab', { name: tab, exact: true }).click();
   await page.locator('gumo-child-page .sheet').first().waitFor();
   await page.waitForLoadState('networkidle');
 }
@@ -146,7 +146,8 @@ async function weigh(page) {
 async function sheets(page) {
   await page.getByRole('link', { name: 'Print', exact: true }).click();
   await page.getByRole('link', { name: 'Digits to trace' }).click();
-  await page.getByRole('combobox', { name: /^for/ }).selectOption({ label: 'Dilara' });
+  await page.getByRole('combobox', { name: /^for/ }).click();
+  await page.getByRole('option', { name: 'Dilara' }).click();
 }
 
 /** [file, size, theme, what to do first] */
@@ -156,7 +157,7 @@ const VIEWS = [
   ['run', DESK, 'light', walk],
   ['run-phone', PHONE, 'light', sum],
   ['child', DESK, 'light', (page) => openChild(page, 'Kofi', 'bond-5')],
-  ['family', DESK, 'light', (page) => openTab(page, 'Kofi', 'Family')],
+  ['family', DESK, 'light', (page) => openTab(page, 'Kofi', 'Family report')],
   ['measure-weigh', DESK, 'light', weigh],
   ['print', DESK, 'light', sheets],
   ['week-why', DESK, 'light', whyCard],
@@ -166,7 +167,7 @@ const VIEWS = [
     DESK,
     'light',
     async (page) => {
-      await openTab(page, 'Dilara', 'Strings');
+      await openTab(page, 'Dilara', 'Progress');
       await page.getByRole('link', { name: 'First look' }).click();
       await page.getByRole('slider', { name: 'Say' }).waitFor();
     },
@@ -189,7 +190,7 @@ const VIEWS = [
     DESK,
     'light',
     async (page) => {
-      await openPlace(page, 'Table', '.things a');
+      await openPlace(page, 'Table', 'gumo-shelf a');
       await page.getByRole('link', { name: 'Plates', exact: true }).click();
       await page.getByRole('radio', { name: 'Two colors' }).click();
     },
@@ -231,15 +232,19 @@ await main(async () => {
     const { child, url } = await startServer(env);
     try {
       const page = await browser.newPage({ serviceWorkers: 'block', viewport, colorScheme });
+      page.setDefaultTimeout(15_000);
       await page.clock.install({ time: `${DAY}T09:20:00` });
       await page.goto(url);
-      await page.getByText('Lay ready').waitFor();
+      await page.getByRole('heading', { name: 'Get ready' }).waitFor();
       await act(page);
       await page.evaluate(() => document.fonts.ready);
       await page.clock.runFor(400);
       await page.mouse.move(0, 0);
       await page.screenshot({ path: join(folder, `${name}.png`) });
       await page.close();
+    } catch (error) {
+      say(`${name}: ${error.message}`);
+      process.exitCode = 1;
     } finally {
       child.removeAllListeners('exit');
       child.kill('SIGTERM');

@@ -15,12 +15,13 @@ import { Icon } from '../../common/icon';
       <mat-label>Thing</mat-label>
       <input
         #named
+        #list="matAutocompleteTrigger"
         matInput
         maxlength="28"
         placeholder="of the cupboard, or any"
         [matAutocomplete]="names"
         (input)="text.set(named.value)"
-        (keydown.enter)="add(named)"
+        (keydown.enter)="add(named); list.closePanel()"
       />
       <mat-autocomplete #names="matAutocomplete" (optionSelected)="add(named)">
         @for (name of left(); track name) {
