@@ -201,6 +201,7 @@ const VIEWS = [
     'light',
     async (page) => {
       await page.goto(new URL('/household/day', page.url()).href);
+      await page.getByRole('heading', { name: 'The day' }).waitFor();
     },
   ],
   [
@@ -237,7 +238,10 @@ await main(async () => {
       await page.goto(url);
       await page.getByRole('heading', { name: 'Get ready' }).waitFor();
       await act(page);
+      await page.waitForLoadState('networkidle');
       await page.evaluate(() => document.fonts.ready);
+      // Small pictures are drawn one after the other, when nothing else is to do.
+      await page.waitForTimeout(1000);
       await page.clock.runFor(400);
       await page.mouse.move(0, 0);
       await page.screenshot({ path: join(folder, `${name}.png`) });

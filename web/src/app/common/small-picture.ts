@@ -76,16 +76,14 @@ export class SmallPicture {
     effect(() => {
       const [name, draw] = [this.of(), this.draw()];
       cancelIdleCallback(waiting);
-      const before = known.get(name);
-      if (before !== undefined) {
-        this.drawing.set(before);
+      if (known.has(name)) {
+        this.drawing.set(known.get(name));
         return;
       }
       // One after the other, and never while somebody scrolls or taps.
       waiting = requestIdleCallback(() => {
-        const drawing = draw();
-        known.set(name, drawing);
-        this.drawing.set(drawing);
+        if (!known.has(name)) known.set(name, draw());
+        this.drawing.set(known.get(name));
       });
     });
   }
