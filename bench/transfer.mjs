@@ -40,7 +40,7 @@ export function transfer() {
   return [
     '## Initial transfer of Today',
     '',
-    'gzip, without fonts, from the built files. Goal: at most 250 kB.',
+    'gzip, without fonts, from the built files. Goal: at most 300 kB.',
     '',
     table([
       ['scripts', 'styles', 'page', 'total', 'files'],

@@ -1,9 +1,6 @@
-import { topsOf } from '@gumo/core/activities';
 import { type ChildState, type Fact, fold, frontierOf } from '@gumo/core/evidence';
-import { creditsOf, playedOf, questionFor, sessionOf, warmUp } from '@gumo/core/rounds';
-import { type SkillItem, skillOf } from '@gumo/core/skills';
+import type { SkillItem } from '@gumo/core/skills';
 import {
-  type Activity,
   type Observation,
   type Sitting,
   type SittingEnd,
@@ -246,34 +243,10 @@ const reducer = createReducer(
   on(RunActions.ended, (state): RunState => ({ ...state, sitting: null })),
 );
 
-/** The last minutes of a session take a friendly question. */
-const LAST_MINUTES = 1.5;
-
-/** True once the last try was noted when the time was nearly over. */
-function isClosing(sitting: Sitting, standing: readonly Observation[], minutes: number): boolean {
-  const last = Date.parse(standing.at(-1)?.at ?? '');
-  return last - Date.parse(sitting.startedAt) >= (minutes - LAST_MINUTES) * 60_000;
-}
-
-/** Most skills that a child is on a card for. */
-const MOST_WANTED = 2;
-
 /**
- * What put a child on the card: what it was planned for, then what is most worth its time, of what this
- * activity can ask for.
+ * A session as it is known from anywhere. What its game asks next is chosen in run-game: that is brought to the
+ * device with the tray.
  */
-function wantsFor(
-  activity: Activity,
-  top: number,
-  planned: string | undefined,
-  frontier: readonly string[],
-): string[] {
-  const credited = creditsOf(activity);
-  const first = planned !== undefined && credited.has(planned) ? [planned] : [];
-  const open = frontier.filter((id) => credited.has(id) && skillOf(id).to <= Math.max(5, top));
-  return [...new Set([...first, ...open])].slice(0, MOST_WANTED);
-}
-
 export const runFeature = createFeature({
   name: 'run',
   reducer,
@@ -285,11 +258,9 @@ export const runFeature = createFeature({
     selectEvidence,
     selectObservations,
     selectVoided,
-    selectWanted,
     selectCame,
     selectPicks,
     selectChosen,
-    selectTime,
     selectWorthTen,
     selectWarmUps,
   }) => {
@@ -317,67 +288,9 @@ export const runFeature = createFeature({
       householdFeature.selectActivityById,
       (activity, id, games, activities) => activities.get(games[id ?? ''] ?? '') ?? activity,
     );
-    const selectRanges = createSelector(selectPlayed, (activity) =>
-      activity ? topsOf(activity) : [],
-    );
     /** What is known of the child whose turn it is. */
     const selectKnown = createSelector(selectChildId, selectEvidence, (id, evidence) =>
       id === null ? undefined : evidence[id],
-    );
-    /** The game of the child whose turn it is, as far as it went. */
-    const selectGame = createSelector(
-      createSelector(selectPlayed, selectChild, selectKnown, (...one) => one),
-      createSelector(
-        createSelector(selectTops, selectWanted, selectPicks, selectChosen, (...one) => one),
-        selectWorthTen,
-        selectTime,
-        (...one) => one,
-      ),
-      selectStanding,
-      selectSitting,
-      householdFeature.selectHousehold,
-      ([activity, child, known], [choices, worthTen, time], standing, sitting, household) => {
-        if (!activity || !child || !sitting || !known) return null;
-        const [tops, wanted, picks, chosen] = choices;
-        const top = tops[child.id] ?? 5;
-        const own = standing.filter(
-          (one) => one.childId === child.id && one.activityId === activity.id,
-        );
-        return sessionOf({
-          activity,
-          top,
-          state: known,
-          name: child.name,
-          modes: child.answerModes,
-          wants: wantsFor(
-            activity,
-            top,
-            sitting.takers.find((one) => one.childId === child.id)?.skillId,
-            wanted[child.id] ?? [],
-          ),
-          past: own.flatMap((one) => playedOf(one) ?? []),
-          picked: picks[child.id] ?? null,
-          chosen: chosen[child.id] ?? null,
-          today: sitting.day,
-          weekNumber: child.weekNumber ?? household?.weekNumber ?? null,
-          closing: isClosing(sitting, standing, time),
-          worthTen: worthTen[child.id] ?? false,
-          seed: `${sitting.id}/${child.id}`,
-          language: household?.languages[0] ?? 'en',
-          fill: household?.frameFill === 'pairs' ? 'pairs' : 'row',
-        });
-      },
-    );
-    /** What is asked to warm up, before the game begins; null for nothing. */
-    const selectWarmUp = createSelector(selectWarmUps, selectChild, (all, child) => {
-      const [item] = child ? (all[child.id] ?? []) : [];
-      return child && item ? warmUp(item, child.answerModes) : null;
-    });
-    const selectQuestion = createSelector(
-      selectGame,
-      selectCame,
-      selectWarmUp,
-      (game, came, first) => first ?? (game ? questionFor({ ...game, came }) : null),
     );
     /** Another one whenever something changed that the prompt hangs on; costs nothing to read. */
     const selectTurn = createSelector(
@@ -392,8 +305,6 @@ export const runFeature = createFeature({
       selectStanding,
       selectChild,
       selectKnown,
-      selectRanges,
-      selectQuestion,
       selectTurn,
     };
   },

@@ -8,6 +8,7 @@ import { childrenFeature, ChildrenActions } from './children';
 import { DayActions, dayFeature } from './day';
 import { HouseholdActions, householdFeature } from './household';
 import { RunActions, runFeature } from './run';
+import { selectQuestion } from './run-game';
 
 const child = {
   id: 'c1',
@@ -60,10 +61,10 @@ describe('the run in the store', () => {
   it('invites a handful and counts what was taken, never the same question twice running', () => {
     let run = open;
     for (const [i, n] of [8, 3, 12].entries()) {
-      const invited = runFeature.selectQuestion({ ...rest, run } as never)!;
+      const invited = selectQuestion({ ...rest, run } as never)!;
       expect(invited.right).withContext('nothing is asked before it is known').toBeNull();
       run = runFeature.reducer(run, RunActions.cameUp({ came: [n] }));
-      const question = runFeature.selectQuestion({ ...rest, run } as never)!;
+      const question = selectQuestion({ ...rest, run } as never)!;
       expect(question.right).toEqual(jasmine.objectContaining({ kind: 'count', n }));
       const observation = { ...own(`o${i}`), ...triedAs(question, null, 'own')! };
       run = runFeature.reducer(run, RunActions.noted({ observation }));
@@ -75,7 +76,7 @@ describe('the run in the store', () => {
 
   it('waits with the first question until it is known what the child can do', () => {
     const run = runFeature.reducer(undefined, RunActions.begun({ sitting }));
-    expect(runFeature.selectQuestion({ ...rest, run } as never)).toBeNull();
+    expect(selectQuestion({ ...rest, run } as never)).toBeNull();
   });
 
   it('takes a try back from the list and from what is believed', () => {

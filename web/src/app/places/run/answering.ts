@@ -16,6 +16,7 @@ import { afterPaint } from '../../common/after-paint';
 import { languageName } from '../../common/words';
 import { householdFeature } from '../../state/household';
 import { RunActions, runFeature } from '../../state/run';
+import { selectQuestion } from '../../state/run-game';
 import { keyTyped } from '../../handling/answer-pad';
 import type { Reason } from './how-answered';
 
@@ -24,7 +25,7 @@ import type { Reason } from './how-answered';
 export class Answering {
   private readonly store = inject(Store);
   private readonly turn = this.store.selectSignal(runFeature.selectTurn);
-  private readonly live = this.store.selectSignal(runFeature.selectQuestion);
+  private readonly live = this.store.selectSignal(selectQuestion);
   /** What is asked, and the turn that it was chosen for. */
   private readonly asked = signal<{ readonly turn: unknown; readonly question: Question | null }>({
     turn: null,

@@ -38,6 +38,7 @@ import { dayFeature } from '../../state/day';
 import { householdFeature } from '../../state/household';
 import { Outbox } from '../../state/outbox';
 import { RunActions, runFeature } from '../../state/run';
+import { selectRanges } from '../../state/run-game';
 import { sittingSoFar } from '../../state/sitting-so-far';
 import { ThingsActions, thingsFeature } from '../../state/things';
 import { AnswerPad } from '../../handling/answer-pad';
@@ -106,7 +107,7 @@ export class Run {
   protected readonly activity = this.store.selectSignal(runFeature.selectActivity);
   protected readonly child = this.store.selectSignal(runFeature.selectChild);
   private readonly known = this.store.selectSignal(runFeature.selectKnown);
-  private readonly ranges = this.store.selectSignal(runFeature.selectRanges);
+  private readonly ranges = this.store.selectSignal(selectRanges);
   private readonly tops = this.store.selectSignal(runFeature.selectTops);
   private readonly childById = this.store.selectSignal(childrenFeature.selectChildById);
   private readonly household = this.store.selectSignal(householdFeature.selectHousehold);

@@ -1,0 +1,110 @@
+import { topsOf } from '@gumo/core/activities';
+import { creditsOf, playedOf, questionFor, sessionOf, warmUp } from '@gumo/core/rounds';
+import { skillOf } from '@gumo/core/skills';
+import type { Activity, Observation, Sitting } from '@gumo/core/vocabulary';
+import { createSelector } from '@ngrx/store';
+import { householdFeature } from './household';
+import { runFeature } from './run';
+
+/** The last minutes of a session take a friendly question. */
+const LAST_MINUTES = 1.5;
+
+/** True once the last try was noted when the time was nearly over. */
+function isClosing(sitting: Sitting, standing: readonly Observation[], minutes: number): boolean {
+  const last = Date.parse(standing.at(-1)?.at ?? '');
+  return last - Date.parse(sitting.startedAt) >= (minutes - LAST_MINUTES) * 60_000;
+}
+
+/** Most skills that a child is on a card for. */
+const MOST_WANTED = 2;
+
+/**
+ * What put a child on the card: what it was planned for, then what is most worth its time, of what this
+ * activity can ask for.
+ */
+function wantsFor(
+  activity: Activity,
+  top: number,
+  planned: string | undefined,
+  frontier: readonly string[],
+): string[] {
+  const credited = creditsOf(activity);
+  const first = planned !== undefined && credited.has(planned) ? [planned] : [];
+  const open = frontier.filter((id) => credited.has(id) && skillOf(id).to <= Math.max(5, top));
+  return [...new Set([...first, ...open])].slice(0, MOST_WANTED);
+}
+
+/** Ranges of what the child whose turn it is plays. */
+export const selectRanges = createSelector(runFeature.selectPlayed, (activity) =>
+  activity ? topsOf(activity) : [],
+);
+/** The game of the child whose turn it is, as far as it went. */
+const selectGame = createSelector(
+  createSelector(
+    runFeature.selectPlayed,
+    runFeature.selectChild,
+    runFeature.selectKnown,
+    (...one) => one,
+  ),
+  createSelector(
+    createSelector(
+      runFeature.selectTops,
+      runFeature.selectWanted,
+      runFeature.selectPicks,
+      runFeature.selectChosen,
+      (...one) => one,
+    ),
+    runFeature.selectWorthTen,
+    runFeature.selectTime,
+    (...one) => one,
+  ),
+  runFeature.selectStanding,
+  runFeature.selectSitting,
+  householdFeature.selectHousehold,
+  ([activity, child, known], [choices, worthTen, time], standing, sitting, household) => {
+    if (!activity || !child || !sitting || !known) return null;
+    const [tops, wanted, picks, chosen] = choices;
+    const top = tops[child.id] ?? 5;
+    const own = standing.filter(
+      (one) => one.childId === child.id && one.activityId === activity.id,
+    );
+    return sessionOf({
+      activity,
+      top,
+      state: known,
+      name: child.name,
+      modes: child.answerModes,
+      wants: wantsFor(
+        activity,
+        top,
+        sitting.takers.find((one) => one.childId === child.id)?.skillId,
+        wanted[child.id] ?? [],
+      ),
+      past: own.flatMap((one) => playedOf(one) ?? []),
+      picked: picks[child.id] ?? null,
+      chosen: chosen[child.id] ?? null,
+      today: sitting.day,
+      weekNumber: child.weekNumber ?? household?.weekNumber ?? null,
+      closing: isClosing(sitting, standing, time),
+      worthTen: worthTen[child.id] ?? false,
+      seed: `${sitting.id}/${child.id}`,
+      language: household?.languages[0] ?? 'en',
+      fill: household?.frameFill === 'pairs' ? 'pairs' : 'row',
+    });
+  },
+);
+/** What is asked to warm up, before the game begins; null for nothing. */
+const selectWarmUp = createSelector(
+  runFeature.selectWarmUps,
+  runFeature.selectChild,
+  (all, child) => {
+    const [item] = child ? (all[child.id] ?? []) : [];
+    return child && item ? warmUp(item, child.answerModes) : null;
+  },
+);
+export const selectQuestion = createSelector(
+  selectGame,
+  runFeature.selectCame,
+  selectWarmUp,
+  (game, came, first) => first ?? (game ? questionFor({ ...game, came }) : null),
+);
