@@ -174,7 +174,13 @@ export class EntryDialog {
     if (!entry) return;
     const title = this.activities().find((one) => one.id === entry.activityId)?.title ?? 'The card';
     await this.finish(async () => {
-      await this.undo.remove('/plan', entry, `${title} was taken out.`, () => this.changed());
+      // What was done or left is no new card: it could not be put back as it was.
+      if (entry.state === 'planned') {
+        await this.undo.remove('/plan', entry, `${title} was taken out.`, () => this.changed());
+      } else {
+        const path = `/plan/${entry.id}?version=${entry.version}`;
+        await this.api.send('DELETE', path, undefined, v.null());
+      }
       return entry;
     });
   }

@@ -23,7 +23,7 @@ import type { Choice } from './other-games';
       @for (one of takers(); track one.child.id) {
         <mat-button-toggle [value]="one.child.id">
           <gumo-peg-mark [mark]="one.child.mark" [name]="one.child.name" />
-          <strong>{{ one.child.name }}</strong>
+          <strong>{{ one.child.name }}</strong>&ngsp;
           <span class="soft">{{ words(one.top) }}</span>
         </mat-button-toggle>
       }
