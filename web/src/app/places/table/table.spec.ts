@@ -24,7 +24,7 @@ describe('the table', () => {
   it('follows the hand: a counter tapped on a plate goes to the other, and the sentence with it', async () => {
     const place = await open('plates');
     expect(words(place)).toBe('Four and two make six.');
-    place.find('[data-id="counter-0-0"]').dispatchEvent(new MouseEvent('click', { bubbles: true }));
+    place.find('.on-it [data-id="counter-0-0"]').dispatchEvent(new MouseEvent('click', { bubbles: true }));
     await place.settle();
     expect(words(place)).toBe('Three and three make six.');
     expect(place.find('.sum').textContent).toBe('3 + 3 = 6');
@@ -32,7 +32,7 @@ describe('the table', () => {
     await place.click('More: plate 1 +');
     expect(words(place)).toBe('Four and three make seven.');
     await place.click('Numerals', '[role=radio]');
-    expect(place.element.querySelectorAll('gumo-scene .piece').length).toBe(0);
+    expect(place.element.querySelectorAll('.on-it gumo-scene .piece').length).toBe(0);
   });
 
   it('shakes the tray and tells the adult how likely what came was', async () => {
@@ -41,9 +41,9 @@ describe('the table', () => {
     expect(place.find('.about').textContent).toMatch(
       /1 of 7 ways seen; this one comes [\d.]+ times/,
     );
-    expect(place.element.querySelectorAll('gumo-scene .piece').length).toBe(6);
+    expect(place.element.querySelectorAll('.on-it gumo-scene .piece').length).toBe(6);
     await place.click('Lid on', '[role=radio]');
-    expect(place.element.querySelectorAll('gumo-scene .piece').length).toBe(0);
+    expect(place.element.querySelectorAll('.on-it gumo-scene .piece').length).toBe(0);
     expect(words(place)).toBe('What lies inside?');
   });
 
