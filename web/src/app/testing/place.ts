@@ -18,6 +18,7 @@ import { Subject } from 'rxjs';
 import * as v from 'valibot';
 import { Api, type ApiProblem } from '../common/api';
 import { Clock } from '../common/clock';
+import type { DayAnswer, SkillView } from '../state/answers';
 import { ChildrenActions, childrenFeature } from '../state/children';
 import { dayFeature } from '../state/day';
 import { HouseholdActions, householdFeature } from '../state/household';
@@ -45,6 +46,35 @@ export const aThing = (n: number, name: string, more: Partial<Thing> = {}): Thin
   interests: [],
   hazards: [],
   version: 1,
+  ...more,
+});
+
+/** A skill of which nothing was seen yet. */
+export const aView = (skillId: string, more: Partial<SkillView> = {}): SkillView => ({
+  skillId,
+  standing: 'not-met',
+  mark: null,
+  computed: null,
+  reason: '',
+  change: '',
+  scored: 0,
+  own: 0,
+  days: 0,
+  lastSeen: null,
+  due: null,
+  word: null,
+  items: [],
+  ...more,
+});
+
+/** A day for which nothing is planned. */
+export const aDay = (more: Partial<DayAnswer> = {}): DayAnswer => ({
+  day: TODAY,
+  sheet: { day: TODAY, away: [], laidReady: [] },
+  entries: [],
+  ready: [],
+  cautions: {},
+  open: [],
   ...more,
 });
 

@@ -4,7 +4,7 @@ import { Store, provideState } from '@ngrx/store';
 import type { NextStep } from '../../state/answers';
 import { ChildrenActions } from '../../state/children';
 import { ProgressActions, progressFeature } from '../../state/progress';
-import { Place, TODAY, aChild } from '../../testing/place';
+import { Place, TODAY, aChild, aView } from '../../testing/place';
 import { Overview } from './overview';
 
 const ilse = aChild(1, 'Ilse', { birthDate: '2023-04-02', interests: ['snails', 'soup'] });
@@ -25,21 +25,9 @@ async function open(due: readonly NextStep[] = [], children = [ilse, kofi]) {
     children,
     providers: [provideState(progressFeature)],
   });
-  const views = SKILLS.map(({ id: skillId }) => ({
-    skillId,
-    standing: skillId === 'touch-5' ? ('secure' as const) : ('not-met' as const),
-    mark: null,
-    computed: null,
-    reason: '',
-    change: '',
-    scored: 0,
-    own: 0,
-    days: 0,
-    lastSeen: null,
-    due: null,
-    word: null,
-    items: [],
-  }));
+  const views = SKILLS.map(({ id }) =>
+    aView(id, { standing: id === 'touch-5' ? 'secure' : 'not-met' }),
+  );
   const answer = {
     childId: ilse.id,
     day: TODAY,

@@ -6,26 +6,10 @@ import { Store, provideState } from '@ngrx/store';
 import type { NextStep, ProgressAnswer, SkillView } from '../../state/answers';
 import { ProgressActions, progressFeature } from '../../state/progress';
 import { Starting } from '../../state/starting';
-import { Place, TODAY, aChild } from '../../testing/place';
+import { Place, TODAY, aChild, aView } from '../../testing/place';
 import { StringsTab } from './strings-tab';
 
 const kofi = aChild(2, 'Kofi');
-const view = (skillId: string, more: Partial<SkillView> = {}): SkillView => ({
-  skillId,
-  standing: 'not-met',
-  mark: null,
-  computed: null,
-  reason: '',
-  change: '',
-  scored: 0,
-  own: 0,
-  days: 0,
-  lastSeen: null,
-  due: null,
-  word: null,
-  items: [],
-  ...more,
-});
 const step = (skillId: string, more: Partial<NextStep> = {}): NextStep => ({
   skillId,
   title: `Step ${skillId}`,
@@ -37,7 +21,7 @@ const step = (skillId: string, more: Partial<NextStep> = {}): NextStep => ({
   top: 10,
   ...more,
 });
-const VIEWS = SKILLS.map((skill) => view(skill.id));
+const VIEWS = SKILLS.map((skill) => aView(skill.id));
 const withView = (one: SkillView): SkillView[] =>
   VIEWS.map((before) => (before.skillId === one.skillId ? one : before));
 
@@ -78,7 +62,7 @@ const beads = (place: Place<StringsTab>): HTMLElement[] => [
 describe('the progress of a child', () => {
   it('draws every skill as a bead, filled as it stands', async () => {
     const { place } = await open({
-      now: { views: withView(view('touch-5', { standing: 'secure' })) },
+      now: { views: withView(aView('touch-5', { standing: 'secure' })) },
     });
     expect(beads(place).length).toBe(SKILLS.length);
     const filled = beads(place).filter((one) => one.dataset['standing'] === 'secure');
@@ -119,12 +103,12 @@ describe('the progress of a child', () => {
   it('goes back to how it stood on an earlier day, and forward again', async () => {
     const then = answer({
       day: '2026-03-02',
-      views: withView(view('touch-5', { standing: 'started' })),
+      views: withView(aView('touch-5', { standing: 'started' })),
       steps: [step('touch-5')],
       days: [],
     });
     const { place } = await open({
-      now: { views: withView(view('touch-5', { standing: 'secure' })) },
+      now: { views: withView(aView('touch-5', { standing: 'secure' })) },
       then,
     });
     jasmine.clock().install();

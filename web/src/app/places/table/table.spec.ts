@@ -24,7 +24,9 @@ describe('the table', () => {
   it('follows the hand: a counter tapped on a plate goes to the other, and the sentence with it', async () => {
     const place = await open('plates');
     expect(words(place)).toBe('Four and two make six.');
-    place.find('.on-it [data-id="counter-0-0"]').dispatchEvent(new MouseEvent('click', { bubbles: true }));
+    place
+      .find('.on-it [data-id="counter-0-0"]')
+      .dispatchEvent(new MouseEvent('click', { bubbles: true }));
     await place.settle();
     expect(words(place)).toBe('Three and three make six.');
     expect(place.find('.sum').textContent).toBe('3 + 3 = 6');

@@ -10,7 +10,7 @@ import { ApiProblem } from '../../common/api';
 import type { DayAnswer } from '../../state/answers';
 import { DayActions, dayFeature } from '../../state/day';
 import { Starting } from '../../state/starting';
-import { Place, TODAY, aChild, id } from '../../testing/place';
+import { Place, TODAY, aChild, aDay, id } from '../../testing/place';
 import { Today } from './today';
 
 const ilse = aChild(1, 'Ilse');
@@ -65,16 +65,7 @@ async function open({ day, children = [ilse, kofi], query = {}, role, refusal }:
       },
     ],
   });
-  const answer: DayAnswer = {
-    day: TODAY,
-    sheet: { day: TODAY, away: [], laidReady: [] },
-    entries: [],
-    ready: [],
-    cautions: {},
-    open: [],
-    ...day,
-  };
-  TestBed.inject(Store).dispatch(DayActions.loaded({ answer }));
+  TestBed.inject(Store).dispatch(DayActions.loaded({ answer: aDay(day) }));
   await place.settle();
   const button = (text: string | RegExp) =>
     place.loader.getHarness(MatButtonHarness.with({ text }));
@@ -164,15 +155,7 @@ describe('today', () => {
     const here = await place.loader.getHarness(MatButtonToggleHarness.with({ text: /Ilse/ }));
     expect(await here.isDisabled()).toBe(true);
     const store = TestBed.inject(Store);
-    const answer: DayAnswer = {
-      day: TODAY,
-      sheet: { day: TODAY, away: [], laidReady: [] },
-      entries: [],
-      ready: [],
-      cautions: {},
-      open: [],
-    };
-    store.dispatch(DayActions.loaded({ answer }));
+    store.dispatch(DayActions.loaded({ answer: aDay() }));
     await place.settle();
     expect(await here.isChecked()).toBe(true);
     await here.toggle();
