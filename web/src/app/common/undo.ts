@@ -7,6 +7,11 @@ import { Api } from './api';
 /** How long what was done can be undone, in milliseconds. */
 const LONG_ENOUGH = 8000;
 
+interface Removable {
+  readonly id: string;
+  readonly version: number;
+}
+
 /** Says what was done, and offers to undo it. */
 @Injectable({ providedIn: 'root' })
 export class Undo {
@@ -29,17 +34,32 @@ export class Undo {
    * @param changed what is to be done after the row went, and after it came back
    * @throws ApiProblem where the server refuses to remove it
    */
-  async remove<Row extends { readonly id: string; readonly version: number }>(
+  remove<Row extends Removable>(
     path: string,
     row: Row,
     said: string,
     changed: (isBack: boolean) => void,
   ): Promise<void> {
-    await this.api.send('DELETE', `${path}/${row.id}?version=${row.version}`, undefined, v.null());
-    changed(false);
+    return this.removeAll(path, [row], said, changed);
+  }
+
+  /** The same for several rows, which come back together. */
+  async removeAll<Row extends Removable>(
+    path: string,
+    rows: readonly Row[],
+    said: string,
+    changed: (isBack: boolean, row: Row) => void,
+  ): Promise<void> {
+    for (const row of rows) {
+      const address = `${path}/${row.id}?version=${row.version}`;
+      await this.api.send('DELETE', address, undefined, v.null());
+      changed(false, row);
+    }
     this.offer(said, async () => {
-      await this.api.send('POST', path, row, v.unknown());
-      changed(true);
+      for (const row of rows) {
+        await this.api.send('POST', path, row, v.unknown());
+        changed(true, row);
+      }
     });
   }
 

@@ -1,3 +1,4 @@
+import { MatSnackBarHarness } from '@angular/material/snack-bar/testing';
 import { TestBed } from '@angular/core/testing';
 import { type PrintItem, usualWish } from '@gumo/core/sheets';
 import { Place, TODAY, aChild, id } from '../../testing/place';
@@ -54,6 +55,22 @@ describe('sheets that are collected', () => {
     expect(lines[0]).toContain('Juno');
     expect(lines[1]).toContain('2 pages');
     expect(lines[2]).toContain('Wren');
+    // All are taken out at once, and come back at once.
+    const before = place.all('li');
+    const sent = place.sent.length;
+    await place.click('Take all out');
+    await place.settle();
+    expect(place.all('li')).not.toEqual(before);
+    await (await place.loader.getHarness(MatSnackBarHarness)).dismissWithAction();
+    await place.settle();
+    expect(place.sent.slice(sent).map((one) => one.method)).toEqual([
+      'DELETE',
+      'DELETE',
+      'POST',
+      'POST',
+    ]);
+    expect(place.all('li')).toEqual(before);
+
     await place.click(/^Take out Bingo/);
     expect(place.sent.at(-1)!.path).toBe(`/sheets/items/${id(8)}?version=1`);
     expect(place.all('li').length).toBe(2);

@@ -234,18 +234,22 @@ export class PrintTray {
     });
   }
 
-  protected async remove(item: PrintItem): Promise<void> {
-    await this.change(async () => {
-      await this.undo.remove('/sheets/items', item, 'The sheet was removed.', (isBack) =>
+  protected remove(item: PrintItem): Promise<void> {
+    return this.takeOut([item], 'The sheet was removed.');
+  }
+
+  protected clear(): Promise<void> {
+    return this.takeOut(this.items(), 'All sheets were removed.');
+  }
+
+  private async takeOut(items: readonly PrintItem[], said: string): Promise<void> {
+    await this.change(() =>
+      this.undo.removeAll('/sheets/items', items, said, (isBack, item) =>
         this.items.update((all) =>
           isBack ? [...all, item] : all.filter((one) => one.id !== item.id),
         ),
-      );
-    });
-  }
-
-  protected async clear(): Promise<void> {
-    for (const item of this.items()) await this.remove(item);
+      ),
+    );
   }
 
   private async change(work: () => Promise<void>): Promise<void> {
