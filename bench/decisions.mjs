@@ -15,13 +15,13 @@ const LEARNERS = 2000;
 const SEEDS = [1_000, 200_000, 400_000];
 const NAMES = {
   'secure-first': 'secure first',
-  middle: 'balanced',
-  'follow-lead': 'follow the child',
+  balanced: 'balanced',
+  'follow-child': 'follow the child',
 };
 /** Bounds on calls at M ≤ 0.65, on calls with M < 0.75, and on tries after M ≥ 0.85. */
-const EARLY = { 'secure-first': 1, middle: 1, 'follow-lead': 1.5 };
+const EARLY = { 'secure-first': 1, balanced: 1, 'follow-child': 1.5 };
 const BELOW = { mixed: 3, growing: 3, '90 % of misses helped': 3, slow: 9 };
-const LATE = { 'secure-first': 23, middle: 20.5 };
+const LATE = { 'secure-first': 23, balanced: 20.5 };
 
 /** Hands tasks to as many threads as there are cores. */
 function inThreads(tasks) {
@@ -64,18 +64,23 @@ function steady(seed, theta) {
     const on = addDays('2026-01-05', day);
     const asked = [];
     const here = [];
-    const known = { skills: state ? { [SKILL.id]: state } : {}, taken: {}, words: {}, look: null };
+    const known = {
+      skills: state ? { [SKILL.id]: state } : {},
+      assumed: {},
+      overrides: {},
+      look: null,
+    };
     const isSecure = state?.ledger.verdict === 'secure';
     const prior = state ? afterGap(state.belief, STEADY_GAP, isSecure) : priorAbility();
-    const after = () => replaySkill(SKILL, prior, state?.ledger ?? EMPTY_LEDGER, here, 'middle');
+    const after = () => replaySkill(SKILL, prior, state?.ledger ?? EMPTY_LEDGER, here, 'balanced');
     const count = 4 + Math.floor(random() * 5);
     for (let t = 0; t < count; t++) {
       const { itemId } = nextPrompt(POOL, known, asked, on, `${seed}/${t}`, t === count - 1);
       const i = SKILL.items.findIndex((item) => item.id === itemId);
       const outcome = random() < chance(theta, DIFFICULTIES[i]) ? 'own' : 'not-yet';
       asked.push({ key: itemId, outcome });
-      const fixed = { skillId: SKILL.id, guess: null, at: '', day: on, sitting: String(day) };
-      const rest = { things: [], slips: [], firstLook: false };
+      const fixed = { skillId: SKILL.id, guess: null, at: '', day: on, session: String(day) };
+      const rest = { materials: [], slips: [], firstLook: false };
       here.push({ observationId: `${day}-${t}`, itemId, outcome, ...fixed, ...rest });
       tries += 1;
       if (!called.every && after().ledger.verdict === 'secure') called.every = tries;
@@ -145,7 +150,7 @@ export async function decisions() {
     ...POLICIES.map((policy) =>
       shown(
         worst(name, policy, 'below'),
-        (policy === 'middle' ? BELOW[name] : undefined) ?? Infinity,
+        (policy === 'balanced' ? BELOW[name] : undefined) ?? Infinity,
         1,
         `${name}, ${NAMES[policy]}, below`,
       ),
@@ -179,7 +184,7 @@ export async function decisions() {
   return [
     '## Decisions',
     '',
-    `${LEARNERS.toLocaleString('en')} simulated learners a condition, three seeds, of which the worst is shown, in percent: ability starts where at most 62 % of the items are on own, slips 5 %, good and bad days (SD 0.5), difficulties known to SD 0.4, four to eight tries a session, gaps of one to four days with some long breaks, half of the misses helped, at most twenty sessions. Three in ten of a mixed group never learn; the others gain 0.1 to 0.28 of ability a day, slow ones 0.02 to 0.08. M is the true share of items on own. Bounds: called secure at M ≤ 0.65 at most 1 % (1.5 % where the child is followed); of the calls with M < 0.75, balanced, at most 3 % mixed, growing and helped, 9 % slow; tries after M ≥ 0.85, mixed, at most 20.5 (23 secure first).`,
+    `${LEARNERS.toLocaleString('en')} simulated learners a condition, three seeds, of which the worst is shown, in percent: ability starts where at most 62 % of the items are on their own, slips 5 %, good and bad days (SD 0.5), difficulties known to SD 0.4, four to eight tries a session, gaps of one to four days with some long breaks, half of the misses helped, at most twenty sessions. Three in ten of a mixed group never learn; the others gain 0.1 to 0.28 of ability a day, slow ones 0.02 to 0.08. M is the true share of items on their own. Bounds: called secure at M ≤ 0.65 at most 1 % (1.5 % where the child is followed); of the calls with M < 0.75, balanced, at most 3 % mixed, growing and helped, 9 % slow; tries after M ≥ 0.85, mixed, at most 20.5 (23 secure first).`,
     '',
     missed.length === 0 ? 'All bounds hold.' : `Beyond their bounds: ${missed.join('; ')}.`,
     '',
@@ -197,7 +202,7 @@ export async function decisions() {
     '',
     table([['', 'known at M ≤ 0.65', 'calls with M < 0.75', 'tries after M ≥ 0.85'], ...customary]),
     '',
-    `Losing it: a passing session of one to three tries every three to ten days beside the reviews. Of the children who fall from .90 to .50 on a day within 120, ${seen.toFixed(1)} % have the skill taken back within 90 days (at least 85 %); of those who stay at .90, ${wrongly.toFixed(1)} % lose it wrongly within a year (at most 4 %).`,
+    `Losing it: a passing session of one to three tries every three to ten days beside the reviews. Of the children who fall from .90 to .50 on a day within 120, ${seen.toFixed(1)} % have the skill undone within 90 days (at least 85 %); of those who stay at .90, ${wrongly.toFixed(1)} % lose it wrongly within a year (at most 4 %).`,
     '',
     'Step back, in percent of the learners: rested at least once, and rested where M was 0.65 or more.',
     '',

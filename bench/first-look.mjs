@@ -1,5 +1,5 @@
 /** The first look at a new child, on simulated children with fixed seeds. */
-import { LOOK_TRIES, chanceAt, lookResult, nextLook, pegsByAge } from '@gumo/core/evidence';
+import { LOOK_TRIES, chanceAt, lookResult, nextLook, levelsByAge } from '@gumo/core/evidence';
 import { seeded } from '@gumo/core/numbers';
 import { GUESS_CHANCE, STRANDS, skillOf, skillsOfStrand } from '@gumo/core/skills';
 import { table } from './lib.mjs';
@@ -12,7 +12,7 @@ const OFFSET_SD = 1;
 const YOUNGEST = 24;
 const OLDEST = 66;
 const UNTIDY = 0.05;
-const SITTINGS = 3;
+const SESSIONS = 3;
 const SEEDS = [7_000, 107_000, 207_000];
 const BY_STRAND = new Map(STRANDS.map((strand) => [strand, skillsOfStrand(strand)]));
 
@@ -23,10 +23,10 @@ const clamp = (x, low, high) => Math.min(high, Math.max(low, x));
 
 /**
  * A child with a true place in each strand, from an overall level and an offset a strand; one skill
- * in twenty is known, or not, against the rest. Chances of on own fall off with the distance.
+ * in twenty is known, or not, against the rest. Chances of on their own fall off with the distance.
  */
 function child(random, untidy) {
-  const level = pegsByAge(YOUNGEST + (OLDEST - YOUNGEST) * random());
+  const level = levelsByAge(YOUNGEST + (OLDEST - YOUNGEST) * random());
   const places = {};
   const truth = new Map();
   for (const [strand, skills] of BY_STRAND) {
@@ -41,30 +41,30 @@ function child(random, untidy) {
     });
   }
   const shift = SHIFT_SD * normal(random);
-  const pegs = Object.fromEntries(
+  const levels = Object.fromEntries(
     [...BY_STRAND].map(([strand, skills]) => [
       strand,
       clamp(Math.round(places[strand] + shift + PEG_SD * normal(random)), 0, skills.length),
     ]),
   );
-  return { places, truth, pegs };
+  return { places, truth, levels };
 }
 
 const answer = (random, p) => (random() < p ? 'own' : 'not-yet');
 
 /** As many tries as the first look takes; the places after every ten of them. */
 function look(one, random) {
-  let state = { pegs: one.pegs, byAge: false, tries: [] };
+  let state = { levels: one.levels, byAge: false, tries: [] };
   const after = new Map();
-  for (let part = 0; part < SITTINGS; part++) {
-    const sitting = [];
+  for (let part = 0; part < SESSIONS; part++) {
+    const session = [];
     for (;;) {
-      const next = nextLook(state, sitting);
+      const next = nextLook(state, session);
       if (!next) break;
       const skill = skillOf(next.skillId);
       const outcome = answer(random, one.truth.get(skill.id));
       const tried = { skillId: skill.id, outcome, guess: GUESS_CHANCE[skill.answers] };
-      sitting.push(tried);
+      session.push(tried);
       state = { ...state, tries: [...state.tries, tried] };
       if (state.tries.length % 10 === 0) {
         after.set(state.tries.length, lookResult(state, new Set()).places);
@@ -77,9 +77,9 @@ function look(one, random) {
   return { after, taken: found.taken, own, tries: state.tries.length };
 }
 
-/** A plain staircase with the same tries: a step up after on own, a step down otherwise. */
+/** A plain staircase with the same tries: a step up after on their own, a step down otherwise. */
 function staircase(one, random) {
-  const places = { ...one.pegs };
+  const places = { ...one.levels };
   for (let t = 0; t < LOOK_TRIES; t++) {
     const strand = STRANDS[t % STRANDS.length];
     const skills = BY_STRAND.get(strand);
@@ -90,7 +90,7 @@ function staircase(one, random) {
   return places;
 }
 
-/** The check: two on own before two misses. */
+/** The check: two on their own before two misses. */
 function holdsCheck(random, p) {
   let [own, missed] = [0, 0];
   while (own < 2 && missed < 2) {
@@ -103,7 +103,7 @@ function holdsCheck(random, p) {
 const within = (found, one) =>
   STRANDS.filter((strand) => Math.abs(found[strand] - one.places[strand]) <= 1).length;
 
-/** Many children, in percent: strands within one skill, what is taken as known, and how much of it wrongly. */
+/** Many children, in percent: strands within one skill, what is assumed, and how much of it wrongly. */
 function lookAtMany(seed, untidy) {
   const sums = { pegs: 0, 10: 0, 20: 0, 30: 0, stairs: 0 };
   let [taken, wrong, left, stillWrong, own, tries] = [0, 0, 0, 0, 0, 0];
@@ -111,7 +111,7 @@ function lookAtMany(seed, untidy) {
     const random = seeded(seed + i);
     const one = child(random, untidy);
     const seen = look(one, random);
-    sums.pegs += within(one.pegs, one);
+    sums.pegs += within(one.levels, one);
     for (const count of [10, 20, 30]) {
       sums[count] += within(seen.after.get(count) ?? seen.after.get(LOOK_TRIES), one);
     }
@@ -153,7 +153,7 @@ export async function firstLook() {
       'twenty',
       'thirty',
       'stairs',
-      'taken',
+      'assumed',
       'wrong',
       'stillWrong',
       'own',
@@ -163,7 +163,7 @@ export async function firstLook() {
   return [
     '## The first look',
     '',
-    `${CHILDREN.toLocaleString('en')} simulated children a row, fixed seeds: a place in each strand from an overall level (that of two to five and a half years) and an offset a strand (SD 1), one skill in twenty against the rest, pegs with an error of SD 2 skills (a shift throughout 1.2, a strand 1.6), misses noted as not yet. In percent: strands placed within one skill (at least 82 after ${LOOK_TRIES} tries), of what is assumed that it is false, M ≤ 0.65 (at most 4), and after the check, two on own before two misses (at most 1.5). Where one skill in twenty is against the rest, one in twenty of what is assumed is false whatever is asked, unless it is asked itself: the last row is without them.`,
+    `${CHILDREN.toLocaleString('en')} simulated children a row, fixed seeds: a place in each strand from an overall level (that of two to five and a half years) and an offset a strand (SD 1), one skill in twenty against the rest, pegs with an error of SD 2 skills (a shift throughout 1.2, a strand 1.6), misses noted as not yet. In percent: strands placed within one skill (at least 82 after ${LOOK_TRIES} tries), of what is assumed that it is false, M ≤ 0.65 (at most 4), and after the check, two on their own before two misses (at most 1.5). Where one skill in twenty is against the rest, one in twenty of what is assumed is false whatever is asked, unless it is asked itself: the last row is without them.`,
     '',
     table([
       [
@@ -176,7 +176,7 @@ export async function firstLook() {
         'assumed, skills a child',
         'false',
         'false after the check',
-        'on own',
+        'on their own',
         'tries',
       ],
       ...SEEDS.map((seed, i) => row(`seed ${i + 1}`, lookAtMany(seed, UNTIDY))),

@@ -9,7 +9,7 @@ const DAY_SD = 0.5;
 const DIFFICULTY_SD = 0.4;
 const MOST_SESSIONS = 20;
 const FIRST_DAY = '2026-01-05';
-export const POLICIES = ['secure-first', 'middle', 'follow-lead'];
+export const POLICIES = ['secure-first', 'balanced', 'follow-child'];
 
 const logistic = (x) => 1 / (1 + Math.exp(-x));
 export const chance = (theta, b, guess = 0.05) => guess + (CEILING - guess) * logistic(theta - b);
@@ -40,7 +40,7 @@ const MIXED = most(0.3)(GROWING);
 
 /**
  * Conditions: ability gained a day, the share of misses that are helped, and what else is so. A learner
- * starts where at most 62 % of the items are on own, unless it stays where it is.
+ * starts where at most 62 % of the items are on their own, unless it stays where it is.
  */
 export const CONDITIONS = {
   mixed: { grows: MIXED },
@@ -71,13 +71,13 @@ const tryOf = (session, t, day, what) => ({
   guess: null,
   at: '',
   day,
-  sitting: String(session),
-  things: [],
+  session: String(session),
+  materials: [],
   slips: [],
   firstLook: false,
 });
 
-/** Outcome of a try on own or not, as it is noted. */
+/** Outcome of a try on their own or not, as it is noted. */
 function noted(own, random, { helped = 0.5, atOnce = 0, ownInstead = 0 }) {
   if (random() < atOnce) return 'help';
   if (own) return 'own';
@@ -123,7 +123,7 @@ export function learn(seed, condition) {
     const here = [];
     // The slowest policy is the last to have enough.
     const lead = states.get('secure-first');
-    const known = { skills: lead ? { [id]: lead } : {}, taken: {}, words: {}, look: null };
+    const known = { skills: lead ? { [id]: lead } : {}, assumed: {}, overrides: {}, look: null };
     for (let t = 0; t < count; t++) {
       const { itemId } = nextPrompt(pool, known, asked, on, `${seed}/${t}`, t === count - 1);
       const own = random() < chance(theta + mood, difficulties[index.get(itemId)], guess);
@@ -141,7 +141,7 @@ export function learn(seed, condition) {
       states.set(policy, after);
       if (after.ledger.verdict === 'secure') called[policy] = { tries: tries.length, share };
       const { restUntil } = after.ledger;
-      if (policy === 'middle' && restUntil !== null && restUntil !== ledger.restUntil) {
+      if (policy === 'balanced' && restUntil !== null && restUntil !== ledger.restUntil) {
         rested.push(share);
       }
     }
@@ -198,7 +198,7 @@ export function year(seed, falls) {
     const isSecure = state?.ledger.verdict === 'secure';
     const prior = state ? afterGap(state.belief, gap, isSecure) : priorAbility();
     const ledger = state?.ledger ?? EMPTY_LEDGER;
-    state = { at: day, ...replaySkill(skill, prior, ledger, tries, 'middle') };
+    state = { at: day, ...replaySkill(skill, prior, ledger, tries, 'balanced') };
   };
   let day = 0;
   while (state?.ledger.verdict !== 'secure') sit((day += 2), 6, high);
@@ -213,7 +213,7 @@ export function year(seed, falls) {
       sit(day, 1 + Math.floor(random() * 3), theta);
       passing = day + 3 + Math.floor(random() * 8);
     }
-    if (state.ledger.verdict === 'come-back') return { lost: day - start, fallsOn };
+    if (state.ledger.verdict === 'review') return { lost: day - start, fallsOn };
   }
   return { lost: null, fallsOn };
 }

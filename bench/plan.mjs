@@ -25,7 +25,7 @@ const SEEDS = [1, 2, 3];
 const PAUSE_MS = 300;
 const CHILDREN = [1, 3, 6, 8, 12];
 const ATTENDANCE = ['all', 'irregular'];
-const THINGS = ['demo', 'everything', 'ten'];
+const MATERIALS = ['demo', 'everything', 'ten'];
 /** Weeks small enough for the solver to come near the best there is. */
 const SMALL = [
   [1, 'all'],
@@ -108,9 +108,9 @@ async function weeks() {
   const worlds = [
     ['demo', demoWorld()],
     ...CHILDREN.flatMap((children) =>
-      THINGS.filter((things) => children === 6 || things === 'demo').map((things) => [
-        `${children}, ${things}`,
-        libraryWorld({ seed: children, children, things }),
+      MATERIALS.filter((materials) => children === 6 || materials === 'demo').map((materials) => [
+        `${children}, ${materials}`,
+        libraryWorld({ seed: children, children, materials }),
       ]),
     ),
   ];
@@ -210,7 +210,7 @@ export async function plans() {
     table(planRows),
     `The whole week by its days, in whole numbers, given to the solver for ${SOLVER_SECONDS} s: goal, at most 1 % lost.`,
     table(near),
-    `Twelve weeks one after the other, planned and lived through: each try is on own the more often the more a skill was asked. The demo, and households of so many invented children with the demo's materials, with everything that is ever needed, and with ten things. Goals for the demo: 4-5 cards a day, 45 (54) minutes, groups of 2 / 3.5 / 2.4, at most 15 % of table cards for one child, at most 7 of 18 activities as last week, 48 different ones or more, at most 6 wants unserved, at most 3 child-weeks without sums, at least 38 newly secure, 5 strands or more.`,
+    `Twelve weeks one after the other, planned and lived through: each try is on their own the more often the more a skill was asked. The demo, and households of so many invented children with the demo's materials, with everything that is ever needed, and with ten things. Goals for the demo: 4-5 cards a day, 45 (54) minutes, groups of 2 / 3.5 / 2.4, at most 15 % of table cards for one child, at most 7 of 18 activities as last week, 48 different ones or more, at most 6 wants unserved, at most 3 child-weeks without sums, at least 38 newly secure, 5 strands or more.`,
     table(lived),
     `While a week of twelve children is planned: a request takes ${busy.toFixed(2)} ms in the middle, without it ${quiet.toFixed(2)} ms, ${(busy / quiet).toFixed(2)} times as long (goal: at most 1.5); tasks of the page over 50 ms: ${longest} (goal: none).`,
   ].join('\n\n');

@@ -23,7 +23,7 @@ function history(childId) {
     return {
       id: randomUUID(),
       childId,
-      sittingId: null,
+      sessionId: null,
       activityId: null,
       skillId: skill.id,
       itemId: item.id,
@@ -33,7 +33,7 @@ function history(childId) {
       triedFirst: true,
       answered: null,
       reason: null,
-      things: [],
+      materials: [],
       notedBy: '',
       note: '',
       record: { kind: 'note', words: '' },

@@ -9,12 +9,12 @@ import { CHROMIUM_FLAGS, chromium as findChromium } from '../scripts/lib/chromiu
 import { startServer } from '../scripts/lib/steps.mjs';
 import { table } from './lib.mjs';
 
-const THINGS = 400;
+const MATERIALS = 400;
 const OWN = 490;
 const STEPS = 60;
 const LONG_MS = 50;
 
-const thing = (i) => ({
+const material = (i) => ({
   id: randomUUID(),
   name: `cork discs ${i}`,
   use: 'counter',
@@ -65,8 +65,8 @@ export async function scroll() {
   try {
     await send(
       url,
-      '/things/batch',
-      Array.from({ length: THINGS }, (_, i) => thing(i)),
+      '/materials/batch',
+      Array.from({ length: MATERIALS }, (_, i) => material(i)),
     );
     const own = Array.from({ length: OWN }, (_, i) => ({
       ...LIBRARY[i % LIBRARY.length],
@@ -84,7 +84,7 @@ export async function scroll() {
     });
     const rows = [];
     for (const [name, path, ready] of [
-      [`the cupboard with ${THINGS} things and more`, '/cupboard', '.row'],
+      [`a list of ${MATERIALS} materials and more`, '/materials', '.row'],
       [`${LIBRARY.length + OWN} activities`, '/activities', '.list li'],
     ]) {
       const long = await scrolled(page, url, path, ready);

@@ -17,7 +17,7 @@ import { makeCounting } from '../server/dist/keeping/counting.js';
 import { serve } from '../server/dist/serve.js';
 import { CHROMIUM_FLAGS, chromium as findChromium } from '../scripts/lib/chromium.mjs';
 import { ROOT, startServer } from '../scripts/lib/steps.mjs';
-import { fillTenYears } from './lib-records.mjs';
+import { fillTenYears } from './invented-records.mjs';
 import { median, table, timed } from './lib.mjs';
 
 const TRIES = 300_000;
@@ -142,7 +142,7 @@ async function longWork(path) {
       {
         id: randomUUID(),
         childId: id,
-        sittingId: null,
+        sessionId: null,
         activityId: null,
         skillId: 'touch-5',
         itemId: 'n3',
@@ -152,7 +152,7 @@ async function longWork(path) {
         triedFirst: true,
         answered: null,
         reason: null,
-        things: [],
+        materials: [],
         notedBy: '',
         note: '',
         record: { kind: 'note', words: '' },

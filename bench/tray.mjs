@@ -27,7 +27,7 @@ const ACTIVITIES = [
 
 async function begin(url, children, activityId) {
   const id = randomUUID();
-  const sitting = {
+  const session = {
     id,
     activityId,
     planEntryId: null,
@@ -35,12 +35,12 @@ async function begin(url, children, activityId) {
     startedAt: `${DAY}T09:00:00.000Z`,
     endedAt: null,
     mood: null,
-    takers: children.slice(-3).map((child) => ({ childId: child.id, top: 20 })),
+    participants: children.slice(-3).map((child) => ({ childId: child.id, rangeMax: 20 })),
   };
-  const answer = await fetch(`${url}/api/sittings/${id}`, {
+  const answer = await fetch(`${url}/api/sessions/${id}`, {
     method: 'PUT',
     headers: { 'content-type': 'application/json' },
-    body: JSON.stringify(sitting),
+    body: JSON.stringify(session),
   });
   if (!answer.ok) throw new Error(`${activityId} answered ${answer.status}`);
   return id;
@@ -68,7 +68,7 @@ async function oneTry(page, i) {
   await tap(page.getByRole('button', { name: i % 3 === 1 ? 'Not yet' : 'On their own' }).first());
   const doubt = page.getByRole('alertdialog').getByRole('button').first();
   if (await doubt.isVisible()) await tap(doubt);
-  const told = page.getByRole('button', { name: 'Go on', exact: true });
+  const told = page.getByRole('button', { name: 'Continue', exact: true });
   if (await told.isVisible()) await tap(told);
   await page.waitForTimeout(BETWEEN_MS);
 }

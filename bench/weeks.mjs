@@ -1,7 +1,7 @@
 /** Weeks planned one after the other and lived through by invented children: what becomes of them. */
 import { readFileSync } from 'node:fs';
 import { LIBRARY } from '../core/dist/activities/index.js';
-import { foldAll, foldMore, standingOf } from '../core/dist/evidence/index.js';
+import { replay, applyFacts, statusOf } from '../core/dist/evidence/index.js';
 import { seeded } from '../core/dist/numbers/index.js';
 import {
   BAND,
@@ -25,7 +25,7 @@ const WEEKS = 12;
 const REMEMBERED_DAYS = 70;
 /** Weeks in a row without it, from which a want counts as unserved. */
 const UNSERVED = 8;
-/** The chance of on own: of what is known, of what is new, and what each try adds. */
+/** The chance of on their own: of what is known, of what is new, and what each try adds. */
 const KNOWN = 0.88;
 const [NEW, EACH_TRY, MOST] = [0.3, 0.04, 0.9];
 
@@ -35,7 +35,7 @@ export function demoWorld() {
   const bandOf = (id) => LIBRARY.find((one) => one.id === id)?.band;
   return {
     household: { ...file.household, closures: [] },
-    things: file.things,
+    materials: file.materials,
     had: new Set(),
     children: file.children.map((child) => {
       const own = file.observations.filter((one) => one.childId === child.id);
@@ -43,20 +43,21 @@ export function demoWorld() {
         ...own.map((observation) => ({ kind: 'observation', observation })),
         ...file.words
           .filter((one) => one.childId === child.id)
-          .map((word) => ({ kind: 'word', word })),
+          .map((word) => ({ kind: 'override', override: word })),
       ];
-      const tables = file.sittings.filter(
-        ({ activityId, takers }) =>
-          bandOf(activityId) === 'table' && takers.some(({ childId }) => childId === child.id),
+      const tables = file.sessions.filter(
+        ({ activityId, participants }) =>
+          bandOf(activityId) === 'table' &&
+          participants.some(({ childId }) => childId === child.id),
       );
       return {
         child,
-        state: foldAll(child.id, child.policy, facts),
+        state: replay(child.id, child.policy, facts),
         since: own.map(({ day }) => day).sort()[0] ?? null,
         tables: tables.map(({ day, mood }) => ({ day, mood, finished: true })),
       };
     }),
-    lately: file.sittings.map(({ activityId, day }) => ({ activityId, day })),
+    lately: file.sessions.map(({ activityId, day }) => ({ activityId, day })),
   };
 }
 
@@ -83,7 +84,7 @@ export function factsFor(world, monday) {
       pace: tables ? tablePace(tables, (day) => day) : pace,
     })),
     activities: LIBRARY,
-    things: world.things,
+    materials: world.materials,
     had: world.had,
     away: new Map(),
     entries: [],
@@ -93,7 +94,7 @@ export function factsFor(world, monday) {
 
 let made = 0;
 
-/** A child's tries on a card: the more often something was asked, the more it is on own. */
+/** A child's tries on a card: the more often something was asked, the more it is on their own. */
 function play(random, one, { activity, option, wants, day }) {
   const facts = [];
   option.hits.forEach(({ want, part }, i) => {
@@ -102,7 +103,7 @@ function play(random, one, { activity, option, wants, day }) {
     const { tries } = BAND[activity.band];
     const times = i === 0 ? Math.round(tries) : Math.max(1, Math.round(part * 2));
     const seen = one.state.skills[skillId]?.ledger.scored ?? 0;
-    const isKnown = ['secure', 'taken'].includes(standingOf(skill, one.state));
+    const isKnown = ['secure', 'assumed'].includes(statusOf(skill, one.state));
     for (let n = 0; n < times; n++) {
       const chance = isKnown ? KNOWN : Math.min(MOST, NEW + EACH_TRY * (seen + n));
       made++;
@@ -111,7 +112,7 @@ function play(random, one, { activity, option, wants, day }) {
         observation: aTry({
           id: `00000000-0000-4000-8000-${String(made).padStart(12, '0')}`,
           childId: one.child.id,
-          sittingId: `${day}-${activity.id}`,
+          sessionId: `${day}-${activity.id}`,
           activityId: activity.id,
           skillId,
           itemId: skill.items[Math.floor(random() * skill.items.length)].id,
@@ -122,15 +123,15 @@ function play(random, one, { activity, option, wants, day }) {
       });
     }
   });
-  const next = foldMore(one.state, facts);
+  const next = applyFacts(one.state, facts);
   if (!('state' in next)) throw new Error('the tries came out of order');
   one.state = next.state;
   if (activity.band === 'table') one.tables?.push({ day, mood: 'calm', finished: true });
 }
 
 const mean = (list) => list.reduce((sum, one) => sum + one, 0) / Math.max(1, list.length);
-const secureOf = ({ state }) => SKILLS.filter((one) => standingOf(one, state) === 'secure').length;
-const OPEN = ['nearly', 'started', 'open', 'come-back'];
+const secureOf = ({ state }) => SKILLS.filter((one) => statusOf(one, state) === 'secure').length;
+const OPEN = ['nearly', 'started', 'open', 'review'];
 const SUMS = ['bond', 'add'].map((strand) => STRANDS.indexOf(strand));
 
 /**
@@ -142,7 +143,7 @@ export function simulate(world, { weeks = WEEKS, steps, seed = 5, solver = null 
   const before = world.children.reduce((sum, one) => sum + secureOf(one), 0);
   const days = [];
   const minutes = [];
-  const focus = { woven: [], 'set-out': [], table: [] };
+  const focus = { anytime: [], play: [], table: [] };
   const again = [];
   const distinct = [];
   const strands = [];
@@ -214,7 +215,7 @@ export function simulate(world, { weeks = WEEKS, steps, seed = 5, solver = null 
   return {
     'cards a day': one(days),
     'adult minutes a day, mean (most)': `${mean(minutes).toFixed(0)} (${Math.max(...minutes)})`,
-    'focus group anytime / play / table': `${one(focus.woven)} / ${one(focus['set-out'])} / ${one(focus.table)}`,
+    'focus group anytime / play / table': `${one(focus.anytime)} / ${one(focus['play'])} / ${one(focus.table)}`,
     'table cards for one child': `${alone} of ${focus.table.length}`,
     'same activities as last week': `${one(again.slice(1))} of ${one(distinct)}`,
     'different activities': String(used.size),

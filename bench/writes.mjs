@@ -24,7 +24,7 @@ const SELF = fileURLToPath(import.meta.url);
 const observation = (childId) => ({
   id: randomUUID(),
   childId,
-  sittingId: null,
+  sessionId: null,
   activityId: 'handfuls',
   skillId: 'touch-5',
   itemId: 'n3',
@@ -34,7 +34,7 @@ const observation = (childId) => ({
   triedFirst: true,
   answered: 'spoken',
   reason: null,
-  things: [],
+  materials: [],
   notedBy: '',
   note: '',
   record: { kind: 'give', asked: 3, given: 3 },

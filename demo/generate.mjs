@@ -3,10 +3,10 @@
  * of six invented children, one of whom leaves out fifteen and one who takes 6 and 9 for each other.
  */
 import { LIBRARY, findActivity, topFor } from '@gumo/core/activities';
-import { FIRST_LOOK, emptyState, foldAll, frontierOf, nextLook } from '@gumo/core/evidence';
+import { FIRST_LOOK, emptyState, replay, readySkills, nextLook } from '@gumo/core/evidence';
 import { FORMAT_VERSION } from '@gumo/core/exchange';
 import { seeded } from '@gumo/core/numbers';
-import { creditsOf, playOut, questionForItem, sessionOf, triedAs } from '@gumo/core/rounds';
+import { creditsOf, playOut, questionForItem, playStateOf, triedAs } from '@gumo/core/rounds';
 import {
   STEPS,
   chosenCards,
@@ -20,7 +20,7 @@ import {
 } from '@gumo/core/planning';
 import { SKILLS, STRANDS, skillOf } from '@gumo/core/skills';
 import { addDays, dayNumber, mondayOf, newHousehold, newWeek } from '@gumo/core/vocabulary';
-import { CHILDREN, SET_TODAY, SONGS, STORIES, THINGS, TODAY } from './household.mjs';
+import { CHILDREN, SET_TODAY, SONGS, STORIES, MATERIALS, TODAY } from './household.mjs';
 import { answerOf, difficultyOf, storyChance, toldInFull } from './records.mjs';
 
 const SEED = 20260310;
@@ -45,36 +45,36 @@ export function generate() {
     row: { ...child, id: uuid(), archived: false, version: 1 },
     places,
   }));
-  const things = THINGS.map((thing) => ({ ...thing, id: uuid(), version: 1 }));
+  const materials = MATERIALS.map((material) => ({ ...material, id: uuid(), version: 1 }));
   const household = {
     ...newHousehold(uuid(), 'Spindle Cottage'),
     closures: [{ from: '2026-04-06', to: '2026-04-10', name: 'Spring break' }],
   };
   const states = new Map(children.map(({ row }) => [row.id, emptyState(row.id, row.policy)]));
   const facts = new Map(children.map(({ row }) => [row.id, []]));
-  const sittings = [];
+  const sessions = [];
   const observations = [];
   const voidings = [];
-  const allPegs = [];
-  const words = [];
+  const placements = [];
+  const overrides = [];
 
   const outcomeOf = (p) =>
     random() < p ? 'own' : random() < 0.55 ? 'help' : random() < 0.9 ? 'not-yet' : 'not-now';
 
   /** Writes one try down; one asked by itself belongs to no round. */
-  function note(child, tried, { sittingId, activityId, at, day, things: used }, alone = false) {
+  function note(child, tried, { sessionId, activityId, at, day, materials: used }, alone = false) {
     const { round, counts, ...rest } = tried;
     const observation = {
       id: uuid(),
       childId: child.row.id,
-      sittingId,
+      sessionId,
       activityId,
       ...rest,
       at,
       day,
       triedFirst: true,
       reason: null,
-      things: used,
+      materials: used,
       notedBy: 'demo',
       note: '',
       ...(alone ? { counts } : { round, counts }),
@@ -130,9 +130,11 @@ export function generate() {
   ) {
     const activity = findActivity(activityId);
     const here = children.filter(({ row }) => names.includes(row.name));
-    const things1 = things.filter((thing) => activity.needs.some((need) => need.use === thing.use));
-    const used = things1.length > 0 ? [pick(things1).id] : [];
-    const sitting = {
+    const fitting = materials.filter((material) =>
+      activity.needs.some((need) => need.use === material.use),
+    );
+    const used = fitting.length > 0 ? [pick(fitting).id] : [];
+    const session = {
       id: uuid(),
       activityId,
       planEntryId: null,
@@ -140,23 +142,23 @@ export function generate() {
       startedAt: `${clock(day, minute)}:00.000Z`,
       endedAt: null,
       mood: random() < 0.12 ? pick(['tired', 'tense']) : pick(['calm', 'calm', 'great']),
-      takers: [],
+      participants: [],
     };
     let second = 0;
     for (const child of here) {
       child.reach = reachOf(child, progress);
       const state = states.get(child.row.id);
       const top = skillId ? rangeOf(skillOf(skillId)) : topFor(activity, state, day);
-      sitting.takers.push({ childId: child.row.id, top });
+      session.participants.push({ childId: child.row.id, rangeMax: top });
       const credited = creditsOf(activity);
       const wants = skillId
         ? [skillId]
-        : frontierOf(state, day)
+        : readySkills(state, day)
             .map((one) => one.skillId)
             .filter((id) => credited.has(id) && skillOf(id).to <= Math.max(5, top))
             .slice(0, 2);
       const tries = story ? 6 : 4 + Math.floor(random() * 4);
-      const session = sessionOf({
+      const play = playStateOf({
         activity,
         top,
         state,
@@ -164,9 +166,9 @@ export function generate() {
         modes: child.row.answerModes,
         wants,
         today: day,
-        seed: `${sitting.id}/${child.row.id}`,
+        seed: `${session.id}/${child.row.id}`,
       });
-      const played = playOut(session, tries, random, (question, t) => {
+      const played = playOut(play, tries, random, (question, t) => {
         // An answer that the numbers decide is what they say.
         const fixed = question.right.kind === 'range' ? rangeOutcome(question.right) : null;
         const told = story && (items === null || items.length > t) ? story(t) : null;
@@ -177,12 +179,12 @@ export function generate() {
       });
       for (const { tried } of played) {
         const at = `${clock(day, minute + Math.floor(second / 60))}:${String(second % 60).padStart(2, '0')}.000Z`;
-        note(child, tried, { sittingId: sitting.id, activityId, at, day, things: used });
+        note(child, tried, { sessionId: session.id, activityId, at, day, materials: used });
         second += 25;
       }
     }
-    sitting.endedAt = `${clock(day, minute + Math.ceil(second / 60))}:00.000Z`;
-    sittings.push(sitting);
+    session.endedAt = `${clock(day, minute + Math.ceil(second / 60))}:00.000Z`;
+    sessions.push(session);
     here.forEach(takeIn);
   }
 
@@ -192,11 +194,11 @@ export function generate() {
 
   /** What was noted last becomes known. */
   function takeIn({ row }) {
-    states.set(row.id, foldAll(row.id, row.policy, facts.get(row.id)));
+    states.set(row.id, replay(row.id, row.policy, facts.get(row.id)));
   }
 
   /** In passing, without an activity: what is heard and seen along the day. */
-  function jot(day, minute, child, progress) {
+  function quickNote(day, minute, child, progress) {
     const strand = pick(JOTTED.filter((one) => child.places[one]));
     const skills = SKILLS.filter((one) => one.strand === strand);
     const [from, to] = child.places[strand];
@@ -211,28 +213,28 @@ export function generate() {
     const outcome = outcomeOf(storyChance(child, question, chance(child, question, progress), day));
     const { tapped } = answered(child, question, outcome);
     const when = { at: `${clock(day, minute)}:00.000Z`, day };
-    const where = { sittingId: null, activityId: null, things: [] };
+    const where = { sessionId: null, activityId: null, materials: [] };
     note(child, triedAs(question, tapped, outcome), { ...when, ...where }, true);
   }
 
   /** A first look in two parts at a child who is new. */
   function firstLook(child, days, place) {
-    const pegs = Object.fromEntries(STRANDS.map((strand) => [strand, place[strand] ?? 0]));
+    const levels = Object.fromEntries(STRANDS.map((strand) => [strand, place[strand] ?? 0]));
     const began = {
       id: uuid(),
       childId: child.row.id,
       at: `${clock(days[0], 9 * 60)}:00.000Z`,
       day: days[0],
-      pegs,
+      levels,
       byAge: false,
       notedBy: 'demo',
     };
-    allPegs.push(began);
-    facts.get(child.row.id).push({ kind: 'pegs', pegs: began });
+    placements.push(began);
+    facts.get(child.row.id).push({ kind: 'placement', placement: began });
     takeIn(child);
     child.reach = reachOf(child, 0.2);
     for (const day of days) {
-      const sittingId = uuid();
+      const sessionId = uuid();
       const tried = [];
       for (let t = 0; t < 12; t++) {
         const next = nextLook(states.get(child.row.id).look, tried);
@@ -243,19 +245,19 @@ export function generate() {
         const { tapped } = answered(child, question, outcome);
         tried.push({ skillId: next.skillId, outcome, guess: 0.05 });
         const at = `${clock(day, 9 * 60 + 2 + Math.floor(t / 2))}:${t % 2 ? '30' : '00'}.000Z`;
-        const where = { sittingId, activityId: FIRST_LOOK, at, day, things: [] };
+        const where = { sessionId, activityId: FIRST_LOOK, at, day, materials: [] };
         note(child, triedAs(question, tapped, outcome), where, true);
         takeIn(child);
       }
-      sittings.push({
-        id: sittingId,
+      sessions.push({
+        id: sessionId,
         activityId: FIRST_LOOK,
         planEntryId: null,
         day,
         startedAt: `${clock(day, 9 * 60 + 1)}:00.000Z`,
         endedAt: `${clock(day, 9 * 60 + 9)}:00.000Z`,
         mood: 'calm',
-        takers: [{ childId: child.row.id, top: 5 }],
+        participants: [{ childId: child.row.id, rangeMax: 5 }],
       });
     }
   }
@@ -287,7 +289,7 @@ export function generate() {
     const progress = 1 - ago / WEEKS;
     if (day === FIRST_LOOK_DAYS[0])
       firstLook(children[0], FIRST_LOOK_DAYS, { sort: 1, pattern: 1 });
-    for (let n = 0; n < 4; n++) jot(day, 10 * 60 + 12 + n * 7, pick(children), progress);
+    for (let n = 0; n < 4; n++) quickNote(day, 10 * 60 + 12 + n * 7, pick(children), progress);
     for (const [on, name, activityId, skillId, outcomes, items] of STORIES) {
       if (on !== day) continue;
       const told = outcomes.split('');
@@ -320,7 +322,7 @@ export function generate() {
   }
 
   const sunniva = children[5];
-  words.push({
+  overrides.push({
     id: uuid(),
     childId: sunniva.row.id,
     skillId: 'share',
@@ -330,18 +332,18 @@ export function generate() {
     note: 'Shares the plums every day, and says what is left over.',
     notedBy: 'demo',
   });
-  facts.get(sunniva.row.id).push({ kind: 'word', word: words[0] });
+  facts.get(sunniva.row.id).push({ kind: 'override', override: overrides[0] });
   takeIn(sunniva);
 
   /** This week from today on and the next, planned as a household plans them. */
   function planned() {
     const plan = [];
     const tables = (child) =>
-      sittings
+      sessions
         .filter(
-          ({ activityId, takers }) =>
+          ({ activityId, participants }) =>
             findActivity(activityId)?.band === 'table' &&
-            takers.some(({ childId }) => childId === child.row.id),
+            participants.some(({ childId }) => childId === child.row.id),
         )
         .map(({ day, mood }) => ({ day, mood, finished: true }));
     const byHand = SET_TODAY.map(([momentId, activityId, minutes, words, names]) => ({
@@ -349,11 +351,11 @@ export function generate() {
       day: TODAY,
       momentId,
       activityId,
-      takers: children
+      participants: children
         .filter(({ row }) => names.includes(row.name))
         .map(({ row }) => ({
           childId: row.id,
-          top: topFor(findActivity(activityId), states.get(row.id), TODAY),
+          rangeMax: topFor(findActivity(activityId), states.get(row.id), TODAY),
         })),
       minutes,
       with: words,
@@ -374,11 +376,11 @@ export function generate() {
           since: facts.get(child.row.id)[0]?.observation?.day ?? null,
         })),
         activities: LIBRARY,
-        things,
+        materials,
         had: new Set(),
         away: new Map(),
         entries: plan.map((entry) => ({ ...entry, pinned: true })),
-        lately: [...sittings, ...plan].map(({ activityId, day }) => ({ activityId, day })),
+        lately: [...sessions, ...plan].map(({ activityId, day }) => ({ activityId, day })),
       });
       const { cards } = improvePlan(week.model, greedyPlan(week.model), { steps: STEPS });
       const entries = [
@@ -396,15 +398,15 @@ export function generate() {
     day: TODAY,
     household,
     children: children.map((child) => child.row),
-    things,
+    materials,
     activities: [],
     songs: SONGS.map((song) => ({ ...song, id: uuid(), version: 1 })),
     kits: [],
-    sittings,
+    sessions,
     observations,
     voidings,
-    words,
-    pegs: allPegs,
+    overrides,
+    placements,
     plan: planned(),
     days: [],
   };

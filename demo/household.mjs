@@ -6,10 +6,10 @@ export const TODAY = '2026-03-10';
 const child = (name, birthDate, shape, color, interests, places, more = {}) => ({
   name,
   birthDate,
-  mark: { shape, color },
+  symbol: { shape, color },
   interests,
   answerModes: ['speaks', 'points'],
-  policy: 'middle',
+  policy: 'balanced',
   cautions: { mouths: false, allergies: [], note: '' },
   ...more,
   /** Skills known in each strand, eleven weeks ago and now. */
@@ -116,11 +116,11 @@ export const CHILDREN = [
       pattern: [5, 8],
       measure: [2.5, 5],
     },
-    { cautions: { mouths: false, allergies: ['walnut'], note: '' }, policy: 'follow-lead' },
+    { cautions: { mouths: false, allergies: ['walnut'], note: '' }, policy: 'follow-child' },
   ),
 ];
 
-const thing = (name, use, count, box, shape, more = {}) => ({
+const material = (name, use, count, box, shape, more = {}) => ({
   name,
   use,
   count,
@@ -138,18 +138,18 @@ const ball = (diameterMm) => ({ kind: 'ball', diameterMm });
 const block = (lengthMm, widthMm, heightMm) => ({ kind: 'block', lengthMm, widthMm, heightMm });
 const card = block(120, 90, 1);
 
-export const THINGS = [
-  thing('cork discs', 'counter', 44, 'box 3', disc(30, 6), {
+export const MATERIALS = [
+  material('cork discs', 'counter', 44, 'box 3', disc(30, 6), {
     colors: [
       { name: 'blue', count: 24 },
       { name: 'orange', count: 20 },
     ],
   }),
-  thing('large felt discs', 'counter', 36, 'box 4', disc(58, 5), {
+  material('large felt discs', 'counter', 36, 'box 4', disc(58, 5), {
     colors: [{ name: 'blue', count: 36 }],
     allergens: ['wool'],
   }),
-  thing(
+  material(
     'wooden bobbins',
     'counter',
     48,
@@ -159,40 +159,40 @@ export const THINGS = [
       interests: ['knitting'],
     },
   ),
-  thing('felt balls', 'counter', 30, 'box 2', ball(50), { alike: false, allergens: ['wool'] }),
-  thing('felt snails', 'counter', 8, 'box 5', ball(52), {
+  material('felt balls', 'counter', 30, 'box 2', ball(50), { alike: false, allergens: ['wool'] }),
+  material('felt snails', 'counter', 8, 'box 5', ball(52), {
     alike: false,
     interests: ['snails'],
     allergens: ['wool'],
   }),
-  thing('big beads', 'counter', 40, 'box 6', ball(18), { hazards: ['cord'] }),
-  thing('dyed pegs', 'counter', 36, 'box 7', block(72, 12, 9), {
+  material('big beads', 'counter', 40, 'box 6', ball(18), { hazards: ['cord'] }),
+  material('dyed pegs', 'counter', 36, 'box 7', block(72, 12, 9), {
     colors: [
       { name: 'blue', count: 18 },
       { name: 'orange', count: 18 },
     ],
   }),
-  thing('skein rings', 'counter', 16, 'box 8', disc(90, 12), {
+  material('skein rings', 'counter', 16, 'box 8', disc(90, 12), {
     interests: ['knitting'],
     allergens: ['wool'],
   }),
-  thing('wooden bowl', 'bowl', 2, 'shelf 1', { kind: 'unknown' }),
-  thing('dye jars with lids', 'jar', 6, 'shelf 2', { kind: 'unknown' }, { hazards: ['glass'] }),
-  thing('jar lids', 'cover', 8, 'shelf 2', disc(80, 12)),
-  thing('number cards 0 to 20', 'card', 21, 'folder A', card),
-  thing('ten frames', 'frame', 4, 'folder B', block(160, 70, 2)),
-  thing('number tracks to ten', 'track', 3, 'folder B', block(300, 35, 1)),
-  thing('dot plates', 'plate', 10, 'shelf 1', disc(180, 15)),
-  thing('dominoes to double six', 'tile', 28, 'box 9', block(80, 40, 12)),
-  thing('peg rail', 'rail', 1, 'box 7', block(420, 30, 20)),
-  thing('linen sack', 'sack', 1, 'box 5', { kind: 'unknown' }, { hazards: ['cord'] }),
-  thing('dot cards 1 to 10', 'card', 10, 'folder A', card),
-  thing('linen cloth', 'cloth', 3, 'box 5', { kind: 'unknown' }),
-  thing('egg cups', 'cup', 10, 'shelf 1', { kind: 'unknown' }),
-  thing('soft wool ball', 'ball', 2, 'box 2', ball(80), { allergens: ['wool'] }),
-  thing('large dice', 'die', 3, 'box 7', block(50, 50, 50)),
-  thing('tidy box', 'box', 2, 'shelf 3', { kind: 'unknown' }),
-  thing('kitchen scale', 'scale', 1, 'kitchen', { kind: 'unknown' }),
+  material('wooden bowl', 'bowl', 2, 'shelf 1', { kind: 'unknown' }),
+  material('dye jars with lids', 'jar', 6, 'shelf 2', { kind: 'unknown' }, { hazards: ['glass'] }),
+  material('jar lids', 'cover', 8, 'shelf 2', disc(80, 12)),
+  material('number cards 0 to 20', 'card', 21, 'folder A', card),
+  material('ten frames', 'frame', 4, 'folder B', block(160, 70, 2)),
+  material('number tracks to ten', 'track', 3, 'folder B', block(300, 35, 1)),
+  material('dot plates', 'plate', 10, 'shelf 1', disc(180, 15)),
+  material('dominoes to double six', 'tile', 28, 'box 9', block(80, 40, 12)),
+  material('peg rail', 'rail', 1, 'box 7', block(420, 30, 20)),
+  material('linen sack', 'sack', 1, 'box 5', { kind: 'unknown' }, { hazards: ['cord'] }),
+  material('dot cards 1 to 10', 'card', 10, 'folder A', card),
+  material('linen cloth', 'cloth', 3, 'box 5', { kind: 'unknown' }),
+  material('egg cups', 'cup', 10, 'shelf 1', { kind: 'unknown' }),
+  material('soft wool ball', 'ball', 2, 'box 2', ball(80), { allergens: ['wool'] }),
+  material('large dice', 'die', 3, 'box 7', block(50, 50, 50)),
+  material('tidy box', 'box', 2, 'shelf 3', { kind: 'unknown' }),
+  material('kitchen scale', 'scale', 1, 'kitchen', { kind: 'unknown' }),
 ];
 
 /** Songs in the household's own words. */
@@ -215,7 +215,7 @@ export const SONGS = [
 ];
 
 /**
- * Sittings that tell a story: [day, child, activity, skill, o for on own and n for not yet, items]. Kofi's
+ * Sessions that tell a story: [day, child, activity, skill, o for on their own and n for not yet, items]. Kofi's
  * bonds of five were secure before the week without preschool, and faded after it; Sunniva, counting
  * on, says the first number again.
  */

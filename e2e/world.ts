@@ -129,7 +129,7 @@ export { expect };
  */
 export async function asked(page: Page): Promise<number> {
   await expect(page.locator('.sentence')).toBeVisible();
-  const goOn = page.getByRole('button', { name: 'Go on', exact: true });
+  const goOn = page.getByRole('button', { name: 'Continue', exact: true });
   if (await goOn.isVisible()) await goOn.click();
   const stands = async (): Promise<void> =>
     expect(page.getByRole('region', { name: 'At the tray' })).not.toHaveAttribute(

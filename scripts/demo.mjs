@@ -13,5 +13,5 @@ writeFileSync(
   `{\n${lines.join(',\n')}\n}\n`,
 );
 process.stdout.write(
-  `${file.observations.length} observations, ${file.sittings.length} sittings\n`,
+  `${file.observations.length} observations, ${file.sessions.length} sessions\n`,
 );

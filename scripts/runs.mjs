@@ -42,7 +42,7 @@ const covered = (page) =>
 
 async function answer(page, t) {
   await page.locator(`.tray[data-noted="${t}"]`).waitFor();
-  const told = page.getByRole('button', { name: 'Go on', exact: true });
+  const told = page.getByRole('button', { name: 'Continue', exact: true });
   if (await told.isVisible()) await told.click();
   await page.locator('gumo-told').waitFor({ state: 'detached' });
   await page.locator('.tray:not([aria-busy="true"])').waitFor();
@@ -101,7 +101,7 @@ async function run(context, url, activity, [width, height]) {
     await page.getByRole('button', { name: /^(Begin|Start)$/ }).click();
     for (let t = 0; t < QUESTIONS; t++) faults.push(...(await answer(page, t)));
     await page.locator(`.tray[data-noted="${QUESTIONS}"]`).waitFor();
-    const told = page.getByRole('button', { name: 'Go on', exact: true });
+    const told = page.getByRole('button', { name: 'Continue', exact: true });
     if (await told.isVisible()) await told.click();
     await page.getByRole('button', { name: 'Finish', exact: true }).first().click();
     await page.getByRole('button', { name: 'All calm' }).click();

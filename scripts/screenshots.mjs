@@ -11,7 +11,7 @@ const PHONE = { width: 390, height: 844 };
 
 /** One try, once the next question stands; what comes up is tapped first. */
 async function note(page, key) {
-  const goOn = page.getByRole('button', { name: 'Go on', exact: true });
+  const goOn = page.getByRole('button', { name: 'Continue', exact: true });
   if (await goOn.isVisible()) await goOn.click();
   await page.locator('.tray:not([aria-busy="true"])').waitFor();
   const keys = page.locator('gumo-came-up .keys button');
@@ -29,14 +29,14 @@ async function note(page, key) {
 async function beginAt(page, activity, child) {
   await page.goto(new URL(`/activities/${activity}`, page.url()).href);
   await page.getByRole('button', { name: new RegExp(`^${child}`) }).click();
-  await page.getByRole('button', { name: 'Begin', exact: true }).click();
+  await page.getByRole('button', { name: 'Start', exact: true }).click();
   await page.locator('.ask .sentence').waitFor();
 }
 /** A walk through the ways of a number. */
 async function walk(page) {
   await beginAt(page, 'two-plates', 'Kofi');
   for (const key of ['o', 'o', 'h']) await note(page, key);
-  await page.getByRole('button', { name: 'Go on', exact: true }).click();
+  await page.getByRole('button', { name: 'Continue', exact: true }).click();
 }
 /** What two cards brought. */
 async function sum(page) {
@@ -64,7 +64,7 @@ async function dayEnd(page) {
   await page.getByRole('radio', { name: /Kofi/ }).click();
   await page.getByRole('textbox').fill('Drummed the numbers up to twelve on the shed door.');
   await page.getByRole('button', { name: 'Save the words' }).click();
-  await page.getByRole('link', { name: 'Day’s end' }).click();
+  await page.getByRole('link', { name: 'End of day' }).click();
   await page.locator('article').first().waitFor();
   await page.clock.runFor(7000);
 }
@@ -111,31 +111,39 @@ async function openTool(page, tool) {
   await openPlace(page, 'Measure', 'gumo-weigh');
   await page.getByRole('link', { name: tool, exact: true }).click();
   for (const name of ['Kofi', 'Mirela']) {
-    await page.locator('gumo-takers').getByRole('button', { name }).click();
+    await page.locator('gumo-measuring-participants').getByRole('button', { name }).click();
   }
 }
 
 /** Six things, two children who predict, four weighings. */
 async function weigh(page) {
   await openTool(page, 'Lighter or heavier');
-  const things = ['pillow', 'stone', 'cup', 'spoon', 'felt balls', 'shoe'];
-  for (const name of things) {
-    await page.getByRole('combobox', { name: 'Thing' }).fill(name);
+  const materials = ['pillow', 'stone', 'cup', 'spoon', 'felt balls', 'shoe'];
+  for (const name of materials) {
+    await page.getByRole('combobox', { name: 'Material' }).fill(name);
     await page.keyboard.press('Enter');
   }
   await page.getByRole('button', { name: 'Take it' }).click();
-  const say = (child, thing, side) =>
+  const say = (child, material, side) =>
     page
-      .getByRole('group', { name: `${child} on ${thing}` })
+      .getByRole('group', { name: `${child} on ${material}` })
       .getByRole('button', { name: side, exact: true })
       .click();
-  for (const thing of things.slice(0, 5)) {
-    await say('Kofi', thing, thing === 'stone' || thing === 'pillow' ? 'heavier' : 'lighter');
-    await say('Mirela', thing, thing === 'pillow' || thing === 'spoon' ? 'lighter' : 'heavier');
+  for (const material of materials.slice(0, 5)) {
+    await say(
+      'Kofi',
+      material,
+      material === 'stone' || material === 'pillow' ? 'heavier' : 'lighter',
+    );
+    await say(
+      'Mirela',
+      material,
+      material === 'pillow' || material === 'spoon' ? 'lighter' : 'heavier',
+    );
   }
   await page.getByRole('button', { name: 'On', exact: true }).click();
-  for (const thing of things.slice(0, 4)) {
-    const row = page.getByRole('row', { name: new RegExp(`^${thing}`) });
+  for (const material of materials.slice(0, 4)) {
+    const row = page.getByRole('row', { name: new RegExp(`^${material}`) });
     await row.getByRole('button', { name: /Put on/ }).click();
     await page.clock.runFor(1500);
     await page.getByRole('button', { name: 'Write it down' }).click();
@@ -146,7 +154,7 @@ async function weigh(page) {
 async function sheets(page) {
   await page.getByRole('link', { name: 'Print', exact: true }).click();
   await page.getByRole('link', { name: 'Digits to trace' }).click();
-  await page.getByRole('combobox', { name: /^for/ }).click();
+  await page.getByRole('combobox', { name: /^child/ }).click();
   await page.getByRole('option', { name: 'Dilara' }).click();
 }
 
@@ -169,7 +177,7 @@ const VIEWS = [
     async (page) => {
       await openTab(page, 'Dilara', 'Progress');
       await page.getByRole('link', { name: 'First look' }).click();
-      await page.getByRole('slider', { name: 'Say' }).waitFor();
+      await page.getByRole('slider', { name: 'Rote counting' }).waitFor();
     },
   ],
   ['activities', DESK, 'light', (page) => openPlace(page, 'Activities', '.list a')],
@@ -184,28 +192,28 @@ const VIEWS = [
       await page.getByText(/= 55/).waitFor();
     },
   ],
-  ['cupboard', DESK, 'light', (page) => openPlace(page, 'Cupboard', 'gumo-cupboard .row')],
+  ['materials', DESK, 'light', (page) => openPlace(page, 'Materials', 'gumo-materials .row')],
   [
-    'table',
+    'manipulatives',
     DESK,
     'light',
     async (page) => {
-      await openPlace(page, 'Table', 'gumo-shelf a');
+      await openPlace(page, 'Manipulatives', 'gumo-shelf a');
       await page.getByRole('link', { name: 'Plates', exact: true }).click();
       await page.getByRole('radio', { name: 'Two colors' }).click();
     },
   ],
   [
-    'household',
+    'settings',
     DESK,
     'light',
     async (page) => {
-      await page.goto(new URL('/household/day', page.url()).href);
+      await page.goto(new URL('/settings/day', page.url()).href);
       await page.getByRole('heading', { name: 'The day' }).waitFor();
     },
   ],
   [
-    'jot',
+    'quick-note',
     DESK,
     'light',
     async (page) => {

@@ -70,6 +70,8 @@ await main(async () => {
     await check('types of the journeys', bin('tsc'), ['-p', 'e2e']);
     await check('lint', bin('eslint'), ['.']);
     await check('lint rule', process.execPath, ['scripts/lib/material-controls.test.mjs']);
+    await check('words', process.execPath, ['scripts/lib/words.test.mjs']);
+    await check('contract', process.execPath, ['scripts/lib/contract.test.mjs']);
     await check('styles', process.execPath, ['scripts/styles.mjs']);
     const walls = ['--config', '.dependency-cruiser.cjs', 'core/src', 'server/src', 'web/src'];
     await check('walls', bin('depcruise'), walls);

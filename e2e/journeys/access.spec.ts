@@ -30,19 +30,22 @@ const SCREENS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
       'Balance',
       'Units along',
       'The jar',
-      'Charts of things',
+      'Graphs',
       'Patterns',
       'Mirrors',
       'Lighter or heavier',
     ]) {
       await page.getByRole('link', { name: tool, exact: true }).click();
       await expect(page.getByRole('heading', { name: tool, level: 1 })).toBeVisible();
-      await page.locator('gumo-takers').getByRole('button', { name: 'Ilse', exact: true }).click();
-      const thing = page.getByRole('combobox', { name: 'Thing' });
-      if ((await thing.count()) > 0) {
-        await thing.fill('stone');
+      await page
+        .locator('gumo-measuring-participants')
+        .getByRole('button', { name: 'Ilse', exact: true })
+        .click();
+      const material = page.getByRole('combobox', { name: 'Material' });
+      if ((await material.count()) > 0) {
+        await material.fill('stone');
         await page.keyboard.press('Enter');
-        await thing.fill('pillow');
+        await material.fill('pillow');
         await page.keyboard.press('Enter');
       }
       expect(await barriers(page), tool).toEqual([]);
@@ -80,9 +83,9 @@ const SCREENS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
     await page.getByRole('link', { name: 'Children' }).click();
     await page.getByRole('link', { name: /Dilara/ }).click();
     await page.getByRole('link', { name: 'First look' }).click();
-    await expect(page.getByRole('slider', { name: 'Say' })).toBeVisible();
+    await expect(page.getByRole('slider', { name: 'Rote counting' })).toBeVisible();
     expect(await barriers(page), 'pegs').toEqual([]);
-    await page.getByRole('button', { name: 'Begin' }).click();
+    await page.getByRole('button', { name: 'Start', exact: true }).click();
     await expect(page.locator('.sentence')).toBeVisible();
   },
   activities: async (page) => {
@@ -103,22 +106,22 @@ const SCREENS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
     await page.goto(new URL('/activities/songs', page.url()).href);
     await page.getByRole('button', { name: 'Change Snails' }).click();
   },
-  'the cupboard': async (page) => {
-    await page.getByRole('link', { name: 'Cupboard' }).click();
+  'the materials': async (page) => {
+    await page.getByRole('link', { name: 'Materials' }).click();
     await page.getByRole('button', { name: /cork discs/ }).click();
     await page.getByRole('button', { name: 'Paste a list' }).click();
     await page.getByRole('button', { name: 'Pack one' }).click();
   },
   'the household': async (page) => {
-    await page.getByRole('link', { name: 'Household' }).click();
+    await page.getByRole('link', { name: 'Settings' }).click();
     await expect(page.getByRole('radiogroup', { name: 'Paper' })).toBeVisible();
     expect(await barriers(page), 'choices').toEqual([]);
     await page.getByRole('tab', { name: 'The day' }).click();
     await expect(page.getByRole('group', { name: 'Open days' })).toBeVisible();
     expect(await barriers(page), 'the day').toEqual([]);
-    await page.getByRole('tab', { name: 'Records' }).click();
-    await page.getByRole('button', { name: 'Make a copy now' }).click();
-    await page.getByRole('button', { name: /^Take back the copy/ }).click();
+    await page.getByRole('tab', { name: 'Backup and files' }).click();
+    await page.getByRole('button', { name: 'Back up now' }).click();
+    await page.getByRole('button', { name: /^Restore the backup/ }).click();
   },
   'a new child': async (page) => {
     await page.getByRole('link', { name: 'Children' }).click();
@@ -127,12 +130,12 @@ const SCREENS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
     await expect(page.locator('mat-error').first()).toBeVisible();
   },
   'the tray': async (page) => {
-    await page.getByRole('button', { name: 'Begin A lot and a few' }).click();
+    await page.getByRole('button', { name: 'Start A lot and a few' }).click();
     await note(page, 'On their own');
     await asked(page);
   },
   'the last question': async (page) => {
-    await page.getByRole('button', { name: 'Begin Counting together' }).click();
+    await page.getByRole('button', { name: 'Start Counting together' }).click();
     await note(page, 'On their own');
     await page.getByRole('button', { name: 'Finish', exact: true }).first().click();
     await expect(page.getByRole('dialog')).toBeVisible();
@@ -140,29 +143,29 @@ const SCREENS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
   'the picture turned to the child': async (page) => {
     await page.goto(new URL('/activities/two-plates', page.url()).href);
     await page.getByRole('button', { name: /^Kofi/ }).click();
-    await page.getByRole('button', { name: 'Begin', exact: true }).click();
+    await page.getByRole('button', { name: 'Start', exact: true }).click();
     await expect(page.locator('.tray[aria-busy="false"] .picture gumo-scene')).toBeVisible();
     await page.keyboard.press('f');
     await expect(page.getByRole('dialog', { name: 'Picture for the child' })).toBeVisible();
   },
   'every thing on the table': async (page) => {
-    await page.getByRole('link', { name: 'Table', exact: true }).click();
-    const things = page.getByRole('navigation', { name: 'Things to handle' }).getByRole('link');
-    for (const name of await things.allTextContents()) {
-      await things.filter({ hasText: name.trim() }).first().click();
+    await page.getByRole('link', { name: 'Manipulatives', exact: true }).click();
+    const materials = page.getByRole('navigation', { name: 'Manipulatives' }).getByRole('link');
+    for (const name of await materials.allTextContents()) {
+      await materials.filter({ hasText: name.trim() }).first().click();
       await expect(page.getByRole('heading', { name: name.trim() })).toBeVisible();
       expect(await barriers(page), name).toEqual([]);
     }
   },
-  'a jot': async (page) => {
+  'a quick note': async (page) => {
     await page.keyboard.press('j');
     await expect(page.locator('.skills li').first()).toBeVisible();
   },
-  'the day’s end': async (page) => {
-    await page.getByRole('link', { name: 'Day’s end' }).click();
+  'the end of day': async (page) => {
+    await page.getByRole('link', { name: 'End of day' }).click();
     await expect(page.getByRole('heading', { name: 'Not seen today' })).toBeVisible();
   },
-  'the sittings of a child': async (page) => {
+  'the sessions of a child': async (page) => {
     await page.getByRole('link', { name: 'Children' }).click();
     await page.getByRole('link', { name: /Kofi/ }).click();
     await page.getByRole('tab', { name: 'Sessions' }).click();
@@ -176,7 +179,7 @@ const SCREENS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
     await page.getByRole('checkbox', { name: 'Published goals as a second page' }).click();
     expect(await barriers(page), 'family page').toEqual([]);
     await page.getByRole('link', { name: 'Change', exact: true }).click();
-    await page.getByRole('button', { name: 'Forget this child for good' }).click();
+    await page.getByRole('button', { name: 'Delete this child permanently' }).click();
   },
   'the keys': async (page) => {
     await page.keyboard.press('?');
@@ -197,7 +200,7 @@ for (const [name, open] of Object.entries(SCREENS)) {
 
 test('at the tray on a phone every target is at least 56 pixels', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 });
-  await page.getByRole('button', { name: 'Begin A lot and a few' }).click();
+  await page.getByRole('button', { name: 'Start A lot and a few' }).click();
   await expect(page.locator('.sentence')).toBeVisible();
   const small = await page.evaluate(() =>
     [...document.querySelectorAll('gumo-run button')]

@@ -10,7 +10,7 @@ test('an allergy is chosen, keeps things away with its reason, and what can be m
   await page.getByRole('link', { name: 'Change' }).click();
   await page.getByRole('combobox', { name: 'Allergies' }).fill('whe');
   await page.getByRole('option', { name: 'wheat' }).click();
-  await page.getByRole('button', { name: 'Keep' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText('Allergies: wheat.')).toBeVisible();
 
   // Dough says what it usually holds, and what can be made in its place.
@@ -25,10 +25,10 @@ test('an allergy is chosen, keeps things away with its reason, and what can be m
   await expect(page.getByRole('alert')).toContainText('Mirela has an allergy');
 
   // A dough of which nobody has said what it holds is kept away until somebody does.
-  await page.getByRole('link', { name: 'Cupboard' }).click();
-  await page.getByRole('button', { name: 'Add a thing' }).click();
+  await page.getByRole('link', { name: 'Materials' }).click();
+  await page.getByRole('button', { name: 'Add a material' }).click();
   await page.getByLabel('What', { exact: true }).fill('our own dough');
-  await choose(page, 'Serves as', 'dough');
+  await choose(page, 'Used as', 'dough');
   await expect(page.getByText('Say what it holds')).toBeVisible();
   await page.getByRole('button', { name: 'Add', exact: true }).click();
   const row = page.locator('.row').filter({ hasText: 'our own dough' });
@@ -36,10 +36,10 @@ test('an allergy is chosen, keeps things away with its reason, and what can be m
   await page.goto(new URL('/activities/dough-digits', page.url()).href);
   await expect(caution).toContainText('Our own dough: may hold wheat');
 
-  await page.getByRole('link', { name: 'Cupboard' }).click();
+  await page.getByRole('link', { name: 'Materials' }).click();
   await row.click();
   await page.getByRole('checkbox', { name: 'holds none of them' }).check();
-  await page.getByRole('button', { name: 'Keep' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
   await expect(row).not.toContainText('what does it hold?');
   await page.goto(new URL('/activities/dough-digits', page.url()).href);
   await expect(page.locator('.needs')).toContainText('our own dough');
@@ -47,15 +47,15 @@ test('an allergy is chosen, keeps things away with its reason, and what can be m
 });
 
 test('a moment with cards goes only once they are moved', async ({ page }) => {
-  await page.goto(new URL('/household/day', page.url()).href);
-  await page.getByRole('button', { name: 'Take out Snack' }).click();
+  await page.goto(new URL('/settings/day', page.url()).href);
+  await page.getByRole('button', { name: 'Remove Snack' }).click();
   const dialog = page.getByRole('dialog');
   await expect(dialog).toContainText('Snack still has cards');
   await expect(dialog).toContainText('Numbers about us');
   await dialog.getByRole('radio', { name: 'Move them to Floor' }).check();
   await dialog.getByRole('button', { name: 'Remove Snack' }).click();
-  await page.getByRole('button', { name: 'Keep', exact: true }).click();
-  await expect(page.getByText('Kept.')).toBeVisible();
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(page.getByText('Saved.')).toBeVisible();
   await page.getByRole('link', { name: 'Today', exact: true }).click();
   await expect(
     page.locator('gumo-entry-card').filter({ hasText: 'Numbers about us' }),

@@ -4,7 +4,7 @@ test('what is noted while the server is away is kept on the device and sent once
   page,
   context,
 }) => {
-  await page.getByRole('button', { name: 'Begin A lot and a few' }).click();
+  await page.getByRole('button', { name: 'Start A lot and a few' }).click();
   await page.getByRole('switch', { name: 'Turns' }).click();
   await expect(page.locator('.sentence')).toBeVisible();
   await note(page, 'On their own');
@@ -19,27 +19,27 @@ test('what is noted while the server is away is kept on the device and sent once
   await context.unroute('**/api/**');
   await page.reload();
   await expect(soFar).toHaveCount(4);
-  const sitting = page.url().split('/').at(-1);
-  const answer = await page.request.get(new URL(`/api/sittings/${sitting}`, page.url()).href);
+  const session = page.url().split('/').at(-1);
+  const answer = await page.request.get(new URL(`/api/sessions/${session}`, page.url()).href);
   const { observations } = (await answer.json()) as { observations: unknown[] };
   expect(observations).toHaveLength(4);
 });
 
-test('a sitting goes on while the server is gone for ten minutes; nothing is lost or doubled', async ({
+test('a session goes on while the server is gone for ten minutes; nothing is lost or doubled', async ({
   page,
   server,
 }) => {
-  await page.getByRole('button', { name: 'Begin A lot and a few' }).click();
+  await page.getByRole('button', { name: 'Start A lot and a few' }).click();
   await page.getByRole('switch', { name: 'Turns' }).click();
   await expect(page.locator('.sentence')).toBeVisible();
   const soFar = page.locator('gumo-so-far li button');
-  const noted = async (outcome: string, standing: number): Promise<void> => {
+  const noted = async (outcome: string, status: number): Promise<void> => {
     await note(page, outcome);
-    await expect(soFar).toHaveCount(standing);
+    await expect(soFar).toHaveCount(status);
   };
   await noted('On their own', 1);
   const kept = async (): Promise<number> => {
-    const path = `/api/sittings/${page.url().split('/').at(-1)}`;
+    const path = `/api/sessions/${page.url().split('/').at(-1)}`;
     const answer = await page.request.get(new URL(path, server.url).href);
     // The session itself is sent behind the screen: until then the server knows none.
     if (answer.status() === 404) return 0;

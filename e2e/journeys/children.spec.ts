@@ -4,7 +4,7 @@ import { expect, finish, note, test } from '../world';
 test.describe('an empty household', () => {
   test.use({ household: 'empty' });
 
-  test('the first child, the first activity, the first sitting', async ({ page }) => {
+  test('the first child, the first activity, the first session', async ({ page }) => {
     await page.getByRole('link', { name: 'Add the first child' }).click();
 
     // What is missing is said beside its field, and what was typed stays.
@@ -17,7 +17,7 @@ test.describe('an empty household', () => {
     await page.getByRole('textbox', { name: 'Name' }).fill('Wren');
     await page.getByRole('textbox', { name: 'Birth date' }).fill('2030-01-01');
     await page.getByRole('button', { name: 'Add the child' }).click();
-    await expect(faultUnder(page, 'Birth date')).toHaveText('Must not lie after today.');
+    await expect(faultUnder(page, 'Birth date')).toHaveText('Must not be after today.');
     await expect(page.getByRole('textbox', { name: 'Name' })).toHaveValue('Wren');
     await page.getByRole('textbox', { name: 'Birth date' }).fill('2022-06-01');
     await page.getByLabel('Likes').fill('snails, kites');
@@ -41,15 +41,15 @@ test.describe('an empty household', () => {
     await page.getByRole('checkbox', { name: 'Wren' }).click();
     await page.getByRole('button', { name: 'Add to today' }).click();
     await expect(page.locator('gumo-entry-card')).toContainText('Wren to 3');
-    await expect(page.locator('gumo-lay-ready')).toContainText('like counters');
+    await expect(page.locator('gumo-get-ready')).toContainText('like counters');
 
-    await page.getByRole('button', { name: 'Begin A lot and a few' }).click();
+    await page.getByRole('button', { name: 'Start A lot and a few' }).click();
     await note(page, 'On their own');
     await finish(page);
     await page.locator('.ended').getByRole('link', { name: 'Wren' }).click();
-    // What was asked is chosen by the seed of the sitting; whatever it was has started.
-    await page.locator('[data-standing="started"]').first().click();
-    await expect(page.locator('.reason')).toHaveText(/^Started: 1 of 1 on own on 1 day/);
+    // What was asked is chosen by the seed of the session; whatever it was has started.
+    await page.locator('[data-status="started"]').first().click();
+    await expect(page.locator('.reason')).toHaveText(/^Started: 1 of 1 on their own on 1 day/);
   });
 });
 
@@ -59,11 +59,11 @@ test('a child is changed, archived and brought back', async ({ page }) => {
   await page.getByRole('link', { name: 'Change' }).click();
   await expect(page.getByRole('textbox', { name: 'Name' })).toHaveValue('Tomasz');
   await page.getByLabel('Likes').fill('drums');
-  await page.getByRole('radio', { name: 'follow the lead' }).check();
-  await page.getByRole('button', { name: 'Keep' }).click();
+  await page.getByRole('radio', { name: 'follow the child' }).check();
+  await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText('likes drums')).toBeVisible();
   await expect(page.getByRole('combobox', { name: 'When to go on' })).toContainText(
-    'follow the lead',
+    'follow the child',
   );
 
   await page.getByRole('link', { name: 'Change' }).click();
@@ -76,7 +76,7 @@ test('a child is changed, archived and brought back', async ({ page }) => {
   await page.getByRole('button', { name: 'Bring back from the archive' }).click();
   await expect(page.getByText('likes drums')).toBeVisible();
   await expect(page.getByRole('combobox', { name: 'When to go on' })).toContainText(
-    'follow the lead',
+    'follow the child',
   );
 });
 

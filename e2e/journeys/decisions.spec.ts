@@ -34,7 +34,7 @@ async function session(
   await page.getByRole('checkbox', { name: 'Wren' }).click();
   await page.getByRole('radio', { name: 'to 5', exact: true }).click();
   await page.getByRole('button', { name: 'Add to today' }).click();
-  await page.getByRole('button', { name: 'Begin Touch and count' }).click();
+  await page.getByRole('button', { name: 'Start Touch and count' }).click();
   const soFar = page.locator('gumo-so-far li button');
   for (let tries = 1; tries <= many; tries++) {
     await asked(page);
@@ -48,7 +48,7 @@ async function session(
 test.describe('one bead through the weeks', () => {
   test.use({ household: 'empty' });
 
-  test('from not met to secure, looked at again, lost; the own word wins until it is contradicted', async ({
+  test('from not started to secure, looked at again, lost; the judgment wins until it is contradicted', async ({
     page,
     server,
   }) => {
@@ -56,40 +56,42 @@ test.describe('one bead through the weeks', () => {
     await addWren(page);
     const bead: Locator = page.locator('[data-skill="total-5"]');
     const reason = page.locator('gumo-opened-bead .reason');
-    await expect(bead).toHaveAttribute('data-standing', 'not-met');
+    await expect(bead).toHaveAttribute('data-status', 'not-started');
 
     await session(page, server, '2026-03-10', 'o');
     await bead.click();
     await expect(reason).toContainText(
-      /^(Started|Nearly): (\d+) of \2 on own on 1 day; all 5 asked/,
+      /^(Started|Nearly): (\d+) of \2 on their own on 1 day; all 5 asked/,
     );
     await expect(page.locator('gumo-opened-bead')).toContainText(/on another day|on two days/);
     await session(page, server, '2026-03-12', 'o');
     await session(page, server, '2026-03-13', 'o');
-    await expect(bead).toHaveAttribute('data-standing', 'secure');
+    await expect(bead).toHaveAttribute('data-status', 'secure');
     await bead.click();
-    await expect(reason).toHaveText(/^Secure: (\d+) of \1 on own on 3 days; all 5 asked\.$/);
+    await expect(reason).toHaveText(/^Secure: (\d+) of \1 on their own on 3 days; all 5 asked\.$/);
 
     // Once unsure, it is looked at again; twice running, it is lost.
     await session(page, server, '2026-04-26', 'n', 12);
-    await expect(bead).toHaveAttribute('data-standing', 'secure');
+    await expect(bead).toHaveAttribute('data-status', 'secure');
     await expect(bead).toHaveAttribute('data-mark', 'look-again');
     await bead.click();
     await expect(reason).toContainText('unsure in the last session: look again by 3 May');
     await session(page, server, '2026-04-27', 'n', 12);
-    await expect(bead).toHaveAttribute('data-standing', 'come-back');
+    await expect(bead).toHaveAttribute('data-status', 'review');
     await bead.click();
-    await expect(reason).toContainText('Come back: it was secure, and then less of it was on own');
+    await expect(reason).toContainText(
+      'Review: it was secure, and then less of it was on their own',
+    );
 
     await page.getByRole('button', { name: 'Knows it' }).click();
-    await expect(bead).toHaveAttribute('data-standing', 'secure');
-    await expect(reason).toContainText('Knows it: your own word of 27 April');
+    await expect(bead).toHaveAttribute('data-status', 'secure');
+    await expect(reason).toContainText('Knows it: your judgment of 27 April');
     await session(page, server, '2026-04-28', 'n');
-    await expect(bead).toHaveAttribute('data-standing', 'secure');
+    await expect(bead).toHaveAttribute('data-status', 'secure');
     await session(page, server, '2026-04-29', 'n');
-    await expect(bead).toHaveAttribute('data-standing', 'come-back');
+    await expect(bead).toHaveAttribute('data-status', 'review');
     await bead.click();
-    await expect(reason).not.toContainText('your own word');
+    await expect(reason).not.toContainText('your judgment');
   });
 
   test('a child who only points opens the next skills, and what can only be said stays open', async ({
@@ -105,8 +107,8 @@ test.describe('one bead through the weeks', () => {
       await session(page, server, day, 'o');
     }
     const bead = (skill: string): Locator => page.locator(`[data-skill="${skill}"]`);
-    await expect(bead('total-5')).toHaveAttribute('data-standing', 'secure');
-    await expect(bead('say-5')).toHaveAttribute('data-standing', 'not-met');
+    await expect(bead('total-5')).toHaveAttribute('data-status', 'secure');
+    await expect(bead('say-5')).toHaveAttribute('data-status', 'not-started');
     await bead('say-5').click();
     await expect(page.locator('gumo-opened-bead .reason')).toContainText('Not asked aloud');
     await bead('say-5').click();
@@ -128,7 +130,7 @@ test('the demo children show their stories, and a policy says what it changes', 
   await expect(page.locator('gumo-saying-chart')).toContainText(/15 \d+ times/);
   await open('Kofi', 'Progress');
   await page.locator('[data-skill="bond-5"]').click();
-  await expect(page.locator('.reason')).toContainText('Come back: it was secure');
+  await expect(page.locator('.reason')).toContainText('Review: it was secure');
   await open('Mirela', 'Numerals');
   const six = page
     .getByRole('row')
@@ -148,7 +150,7 @@ test('the demo children show their stories, and a policy says what it changes', 
   await expect(page.locator('mat-expansion-panel').first()).toBeVisible();
 
   await open('Sunniva', 'Progress');
-  const secure = page.locator('[data-standing="secure"]');
+  const secure = page.locator('[data-status="secure"]');
   await expect(secure.first()).toBeVisible();
   const before = await secure.count();
   await choose(page, 'When to go on', 'secure first');
@@ -162,7 +164,7 @@ test('the demo children show their stories, and a policy says what it changes', 
   const now = await secure.count();
   await page.getByRole('slider').fill('2');
   await page.clock.runFor(500);
-  await expect(page.getByRole('status').filter({ hasText: 'As it stood on' })).toBeVisible();
+  await expect(page.getByRole('status').filter({ hasText: 'As it was on' })).toBeVisible();
   await expect.poll(() => secure.count()).toBeLessThan(now);
   await page.getByRole('button', { name: 'Back to today' }).click();
   await expect(secure).toHaveCount(now);

@@ -48,7 +48,7 @@ const MOST_TRIES = 12;
 async function beginFromActivities(page: Page, activity: string, child: string): Promise<void> {
   await page.goto(new URL(`/activities/${activity}`, page.url()).href);
   await page.getByRole('button', { name: new RegExp(`^${child}`) }).click();
-  await page.getByRole('button', { name: 'Begin', exact: true }).click();
+  await page.getByRole('button', { name: 'Start', exact: true }).click();
   await expect(page.locator('.sentence')).toBeVisible();
 }
 
@@ -89,9 +89,9 @@ async function tryOf(
   child: string,
 ): Promise<void> {
   await beginFromActivities(page, activity, child);
-  const sitting = page.url().split('/').at(-1) ?? '';
+  const session = page.url().split('/').at(-1) ?? '';
   const kinds = async (): Promise<CaptureKind[]> => {
-    const answer = await page.request.get(new URL(`/api/sittings/${sitting}`, page.url()).href);
+    const answer = await page.request.get(new URL(`/api/sessions/${session}`, page.url()).href);
     if (!answer.ok()) return [];
     const { observations } = (await answer.json()) as Kept;
     return observations.map((one) => one.observation.record.kind);

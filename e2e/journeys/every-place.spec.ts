@@ -13,7 +13,7 @@ const DETAILS = [
   'slips',
 ];
 
-/** Every place there is, as a keeper sees it. The household is last: it asks before it is left. */
+/** Every place there is, as an owner sees it. The household is last: it asks before it is left. */
 async function places(page: Page): Promise<string[]> {
   const children = (await (await page.request.get('/api/children')).json()) as {
     readonly id: string;
@@ -26,22 +26,22 @@ async function places(page: Page): Promise<string[]> {
     '/week',
     '/children',
     child,
-    ...[...DETAILS, 'sittings', 'work', 'family', 'first-look'].map((tab) => `${child}/${tab}`),
+    ...[...DETAILS, 'sessions', 'work', 'family', 'first-look'].map((tab) => `${child}/${tab}`),
     '/activities',
     '/activities/two-plates',
     '/activities/songs',
     ...MEASURING.map((tool) => `/measure/${tool}`),
-    '/table',
-    '/table/trace',
-    '/cupboard',
-    '/print/tray',
+    '/manipulatives',
+    '/manipulatives/trace',
+    '/materials',
+    '/print/list',
     '/print/number-cards',
-    '/household/records',
-    '/household/sharing',
-    '/household/day',
+    '/settings/backup',
+    '/settings/sharing',
+    '/settings/day',
     '/children/new',
     '/activities/new',
-    '/household',
+    '/settings',
   ];
 }
 

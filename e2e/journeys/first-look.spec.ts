@@ -3,7 +3,7 @@ import { expect, test } from '../world';
 
 test.use({ household: 'empty' });
 
-/** Answers so many tries of a first look: on own up to a count, then not yet. */
+/** Answers so many tries of a first look: on their own up to a count, then not yet. */
 async function tries(page: Page, count: number, own: number): Promise<void> {
   const noted = page.getByText(/of at most 15 today/);
   for (let t = 0; t < count; t++) {
@@ -22,11 +22,11 @@ test('a new child is first looked at in two parts, and the day suggests what fit
   await page.getByRole('link', { name: 'First look' }).click();
 
   // The age sets the pegs; one is moved by hand.
-  const say = page.getByRole('slider', { name: 'Say' });
+  const say = page.getByRole('slider', { name: 'Rote counting' });
   await expect(say).not.toHaveValue('0');
   await say.fill('2');
   await expect(page.getByText('up to “Says the words to ten”')).toBeVisible();
-  await page.getByRole('button', { name: 'Begin' }).click();
+  await page.getByRole('button', { name: 'Start', exact: true }).click();
   await tries(page, 6, 5);
   await page.keyboard.press('Backspace');
   await expect(page.getByText('5 of at most 15 today')).toBeVisible();
@@ -34,7 +34,7 @@ test('a new child is first looked at in two parts, and the day suggests what fit
   await expect(page.getByText('Enough for today')).toBeVisible();
   await page.getByRole('link', { name: 'See the strings' }).click();
   // Nothing is concluded of a strand before three tries in it.
-  const known = page.locator('[data-standing="taken"]');
+  const known = page.locator('[data-status="assumed"]');
   await expect(known).toHaveCount(0);
 
   // Another day: it goes on where it stood.
@@ -42,13 +42,13 @@ test('a new child is first looked at in two parts, and the day suggests what fit
   await page.reload();
   await page.getByRole('link', { name: 'First look' }).click();
   await expect(page.getByText('Begun, with 5 tries so far')).toBeVisible();
-  await page.getByRole('button', { name: 'Go on' }).click();
+  await page.getByRole('button', { name: 'Continue' }).click();
   await tries(page, 15, 12);
   await expect(page.getByText('After 20 tries')).toBeVisible();
   await page.getByRole('link', { name: 'See the strings' }).click();
   await expect(known.first()).toBeVisible();
   await known.first().click();
-  await expect(page.locator('.reason')).toContainText(/^Taken as known from the first look on 1/);
+  await expect(page.locator('.reason')).toContainText(/^Assumed from the first look on 1/);
   await page.getByRole('button', { name: 'Close this bead' }).click();
 
   // What the day suggests is the first of the next steps, and it is not yet known.

@@ -7,16 +7,17 @@ async function tabTo(page: Page, name: RegExp): Promise<void> {
     await page.keyboard.press('Tab');
     const found = await page.evaluate(() => {
       const element = document.activeElement;
-      return element?.getAttribute('aria-label') ?? element?.textContent ?? '';
+      const label = (element as HTMLInputElement | null)?.labels?.[0]?.textContent;
+      return element?.getAttribute('aria-label') ?? label ?? element?.textContent ?? '';
     });
-    if (name.test(found.trim())) return;
+    if (name.test(found.replace(/\s+/g, ' ').trim())) return;
   }
   throw new Error(`nothing called ${String(name)} was reached with Tab`);
 }
 
-test('the whole sitting by keyboard alone', async ({ page }) => {
+test('the whole session by keyboard alone', async ({ page }) => {
   await expect(page.getByRole('heading', { name: /Tuesday/ })).toBeVisible();
-  await tabTo(page, /^Begin Numbers about us/);
+  await tabTo(page, /^Start Numbers about us/);
   await page.keyboard.press('Enter');
   const soFar = page.locator('gumo-so-far li');
   const child = (name: string) =>
@@ -84,4 +85,73 @@ test('the whole sitting by keyboard alone', async ({ page }) => {
   await expect(page.locator('.cdk-overlay-backdrop')).toHaveCount(0);
   await page.keyboard.press('t');
   await expect(page.getByRole('heading', { name: /Tuesday/ })).toBeVisible();
+});
+
+/** Types into the field that has the focus, in place of what stands there. */
+async function write(page: Page, words: string): Promise<void> {
+  await page.keyboard.press('ControlOrMeta+a');
+  await page.keyboard.type(words);
+}
+
+test('a child is added and changed by keyboard alone', async ({ page }) => {
+  await expect(page.getByRole('heading', { name: /Tuesday/ })).toBeVisible();
+  await page.keyboard.press('c');
+  await tabTo(page, /Add a child/);
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('textbox', { name: 'Name' })).toBeVisible();
+  await tabTo(page, /^Name/);
+  await write(page, 'Wren');
+  await tabTo(page, /^Birth date/);
+  await write(page, '1 June 2022');
+  await tabTo(page, /^Still mouths things/);
+  await page.keyboard.press('Space');
+  await expect(page.getByRole('checkbox', { name: /Still mouths/ })).toBeChecked();
+  await tabTo(page, /^Add the child$/);
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'Wren' })).toBeVisible();
+  await expect(page.getByText('3 years 9 months')).toBeVisible();
+});
+
+test('the week is planned and a card is moved by keyboard alone', async ({ page }) => {
+  await expect(page.getByRole('heading', { name: /Tuesday/ })).toBeVisible();
+  await page.keyboard.press('w');
+  await expect(page.locator('gumo-week-card').first()).toBeVisible();
+  await tabTo(page, /^The week after$/);
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: 'This week' })).toBeVisible();
+  await tabTo(page, /^Plan the week/);
+  await page.keyboard.press('Enter');
+  await expect(page.locator('header p')).toContainText(/No plan could/, { timeout: 25_000 });
+  await expect(page.locator('gumo-week-card.coming')).toHaveCount(0, { timeout: 25_000 });
+  const cards = page.locator('gumo-week-card:not(.invitation) .open');
+  const title = (await cards.first().locator('.title').innerText()).trim();
+  await cards.first().focus();
+  await page.keyboard.press('Enter');
+  await expect(page.locator('gumo-why-panel h2')).toHaveText(title);
+  await page.keyboard.press('Escape');
+  await expect(page.locator('gumo-why-panel')).toBeHidden();
+});
+
+test('a material is added and a sheet is set by keyboard alone', async ({ page }) => {
+  await expect(page.getByRole('heading', { name: /Tuesday/ })).toBeVisible();
+  await page.keyboard.press('u');
+  await tabTo(page, /^Paste a list$/);
+  await page.keyboard.press('Enter');
+  await tabTo(page, /^Lines to add/);
+  await page.keyboard.type('12 wooden rings, 60 mm, shelf 3');
+  await tabTo(page, /^Add 1 /);
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('wooden rings').first()).toBeVisible();
+
+  await page.evaluate(() => (document.activeElement as HTMLElement).blur());
+  await page.keyboard.press('p');
+  await expect(page.getByRole('heading', { name: 'Ten frame mat' })).toBeVisible();
+  await tabTo(page, /^Number cards$/);
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'Number cards' })).toBeVisible();
+  await tabTo(page, /^to$/);
+  await write(page, '7');
+  await page.keyboard.press('Tab');
+  await expect(page.getByRole('img', { name: 'Number cards 0 to 7, page 1' })).toBeVisible();
+  await expect(page.getByLabel('to', { exact: true })).toHaveValue('7');
 });

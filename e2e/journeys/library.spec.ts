@@ -18,11 +18,9 @@ test('an activity of one’s own: copied, mended, found, begun, and put away', a
   await expect(page.getByRole('heading', { name: 'Bobbins under cards' })).toBeVisible();
   await expect(page.getByText('Lay the cards in a row.')).toBeVisible();
   await page.getByRole('button', { name: 'Kofi' }).click();
-  await page.getByRole('button', { name: 'Begin' }).click();
+  await page.getByRole('button', { name: 'Start', exact: true }).click();
   await note(page, 'On their own');
-  await expect(
-    page.getByRole('button', { name: /^Take back .*on their own/ }).first(),
-  ).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Undo .*on their own/ }).first()).toBeVisible();
 
   await finish(page);
   await page.getByRole('link', { name: 'Activities' }).click();
@@ -43,25 +41,25 @@ test('a song is written, sung from its page, and taken out', async ({ page }) =>
   await page.getByRole('spinbutton', { name: 'from' }).fill('1');
   await page.getByRole('spinbutton', { name: 'to' }).fill('10');
   await page.getByRole('textbox', { name: 'Your own words' }).fill('One drum in the rain');
-  await page.getByRole('button', { name: 'Keep' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
   await page.reload();
   const song = page.getByRole('listitem').filter({ hasText: 'Ten drums in the rain' });
   await expect(song).toContainText('up from 1 to 10');
   await expect(song).toContainText('One drum in the rain');
   await song.getByRole('button', { name: 'Change Ten drums in the rain' }).click();
-  await page.getByRole('button', { name: 'Take out' }).click();
+  await page.getByRole('button', { name: 'Remove' }).click();
   await expect(song).toHaveCount(0);
 });
 
 test('a household chooses its way, and finds it again', async ({ page }) => {
-  await page.getByRole('link', { name: 'Household' }).click();
+  await page.getByRole('link', { name: 'Settings' }).click();
   const fill = page.getByRole('radiogroup', { name: 'Filling a ten frame' });
   await fill.getByRole('radio', { name: 'free' }).click();
-  await page.getByRole('button', { name: 'Keep' }).click();
-  await expect(page.getByRole('status')).toContainText('Kept.');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByRole('status')).toContainText('Saved.');
   await page.reload();
   await expect(fill.getByRole('radio', { name: 'free' })).toBeChecked();
-  await expect(page.getByRole('button', { name: 'Keep' })).toBeDisabled();
+  await expect(page.getByRole('button', { name: 'Save' })).toBeDisabled();
 });
 
 test('filters narrow the list together, and a phone folds them away', async ({ page }) => {
@@ -69,7 +67,7 @@ test('filters narrow the list together, and a phone folds them away', async ({ p
   const count = page.getByRole('status');
   await expect(count).toContainText('90 activities');
   await page.getByRole('button', { name: 'Table time' }).click();
-  await choose(page, 'Strand', 'Bond');
+  await choose(page, 'Strand', 'Number bonds');
   await page.getByRole('button', { name: '5', exact: true }).click();
   const titles = page.locator('.list .title strong');
   const few = await titles.allTextContents();
@@ -79,7 +77,7 @@ test('filters narrow the list together, and a phone folds them away', async ({ p
   await page.setViewportSize({ width: 390, height: 844 });
   await expect(page.getByRole('combobox', { name: 'Strand' })).toBeHidden();
   await page.getByRole('button', { name: 'Filters' }).click();
-  await expect(page.getByRole('combobox', { name: 'Strand' })).toContainText('Bond');
+  await expect(page.getByRole('combobox', { name: 'Strand' })).toContainText('Number bonds');
   await page.getByRole('button', { name: 'Show all again' }).click();
   await expect(count).toContainText('90 activities');
 });

@@ -8,7 +8,9 @@ const open = async (page: Page, tool: string, names: readonly string[]): Promise
   await page.getByRole('link', { name: tool, exact: true }).click();
   await expect(page.getByRole('heading', { name: tool, level: 1 })).toBeVisible();
   for (const name of names) {
-    const child = page.locator('gumo-takers').getByRole('button', { name, exact: true });
+    const child = page
+      .locator('gumo-measuring-participants')
+      .getByRole('button', { name, exact: true });
     await child.click();
     await expect(child).toHaveAttribute('aria-pressed', 'true');
   }
@@ -24,9 +26,9 @@ test('six things are weighed while two children predict; another dividing weight
   page,
 }) => {
   await open(page, 'Lighter or heavier', ['Kofi', 'Mirela']);
-  const things = ['stone', 'pillow', 'spoon', 'cup', 'book', 'sock'];
-  for (const name of things) {
-    await page.getByRole('combobox', { name: 'Thing' }).fill(name);
+  const materials = ['stone', 'pillow', 'spoon', 'cup', 'book', 'sock'];
+  for (const name of materials) {
+    await page.getByRole('combobox', { name: 'Material' }).fill(name);
     await page.keyboard.press('Enter');
   }
   await page.getByLabel('Lighter or heavier than').fill('nothing');
@@ -35,18 +37,26 @@ test('six things are weighed while two children predict; another dividing weight
   await page.getByLabel('Lighter or heavier than').fill('300');
   await page.keyboard.press('Tab');
 
-  const say = (child: string, thing: string, side: string) =>
+  const say = (child: string, material: string, side: string) =>
     page
-      .getByRole('group', { name: `${child} on ${thing}` })
+      .getByRole('group', { name: `${child} on ${material}` })
       .getByRole('button', { name: side, exact: true })
       .click();
-  for (const thing of things) {
-    await say('Kofi', thing, thing === 'stone' || thing === 'book' ? 'heavier' : 'lighter');
-    await say('Mirela', thing, thing === 'pillow' || thing === 'book' ? 'lighter' : 'heavier');
+  for (const material of materials) {
+    await say(
+      'Kofi',
+      material,
+      material === 'stone' || material === 'book' ? 'heavier' : 'lighter',
+    );
+    await say(
+      'Mirela',
+      material,
+      material === 'pillow' || material === 'book' ? 'lighter' : 'heavier',
+    );
   }
   await page.getByRole('button', { name: 'On', exact: true }).click();
-  for (const thing of things) {
-    const row = page.getByRole('row', { name: new RegExp(`^${thing}`) });
+  for (const material of materials) {
+    const row = page.getByRole('row', { name: new RegExp(`^${material}`) });
     await row.getByRole('button', { name: /Put on/ }).click();
     await page.clock.runFor(1500);
     await page.getByRole('button', { name: 'Write it down' }).click();
@@ -116,9 +126,9 @@ test('three guess how many are in the jar: by touch, by drag, by keys', async ({
 test('a basket sorted by two rules makes two charts, and a question is answered', async ({
   page,
 }) => {
-  await open(page, 'Charts of things', ['Kofi']);
+  await open(page, 'Graphs', ['Kofi']);
   await page.getByRole('radio', { name: 'a sorted basket' }).click();
-  const chart = page.locator('gumo-things-chart svg').first();
+  const chart = page.locator('gumo-materials-chart svg').first();
   await expect(chart).toHaveAttribute('aria-label', /blue: \d+/);
   await page.getByRole('radio', { name: 'by kind' }).click();
   await expect(chart).not.toHaveAttribute('aria-label', /blue/);
@@ -136,7 +146,7 @@ test('a pattern is gone on with, and its mistake is found', async ({ page }) => 
   const palette = page.getByRole('group', { name: 'What may come' }).getByRole('button');
   await palette.nth(2).click();
   await expect(page.locator('.told')).toContainText('the first one is another');
-  await page.getByRole('button', { name: 'Take back' }).click();
+  await page.getByRole('button', { name: 'Undo' }).click();
   await palette.nth(0).click();
   await expect(page.locator('.told')).toHaveText('That goes on.');
   await expect(page.getByText('1 noted')).toBeVisible();
@@ -187,7 +197,7 @@ test('every tool works by keys alone', async ({ page }) => {
     await expect(page.getByRole('heading', { name: title, level: 1 })).toBeVisible();
   };
   const add = async (name: string): Promise<void> => {
-    await page.getByRole('combobox', { name: 'Thing' }).focus();
+    await page.getByRole('combobox', { name: 'Material' }).focus();
     await page.keyboard.type(name);
     await page.keyboard.press('Enter');
   };
@@ -207,7 +217,7 @@ test('every tool works by keys alone', async ({ page }) => {
   await tool('Balance');
   await add('stone');
   await add('sock');
-  await reach('Let go');
+  await reach('Remove');
   await page.keyboard.press('Enter');
   await expect(page.getByText('stone is heavier than sock').first()).toBeVisible();
   await tool('Units along');
@@ -215,15 +225,15 @@ test('every tool works by keys alone', async ({ page }) => {
   await page.keyboard.press('Enter');
   await reach(/^unit 1/);
   for (let i = 0; i < 2; i++) await page.keyboard.press('ArrowRight');
-  await expect(page.getByText('does not begin where the thing begins').first()).toBeVisible();
+  await expect(page.getByText('does not start where the object starts').first()).toBeVisible();
   await tool('The jar');
   await page.getByRole('application').focus();
   await page.keyboard.press('ArrowDown');
   await expect(page.getByRole('application')).toHaveAttribute('aria-label', /keeps 11 to 100/);
-  await tool('Charts of things');
+  await tool('Graphs');
   await reach('More: kites');
   await page.keyboard.press('Enter');
-  await expect(page.locator('gumo-things-chart svg').first()).toHaveAttribute(
+  await expect(page.locator('gumo-materials-chart svg').first()).toHaveAttribute(
     'aria-label',
     /kites: 3/,
   );

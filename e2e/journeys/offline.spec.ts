@@ -17,7 +17,7 @@ const held = (page: Page): Promise<string[]> =>
     ];
   });
 
-test('once visited, it opens without the server: today, the tray, jotting and a child’s page', async ({
+test('once visited, it opens without the server: today, the tray, quick notes and a child’s page', async ({
   page,
   server,
 }) => {
@@ -37,7 +37,7 @@ test('once visited, it opens without the server: today, the tray, jotting and a 
   await page.getByRole('button', { name: /Tomasz is here/ }).click();
   await expect(page.getByText(/1 noted on this device, waiting/)).toBeVisible();
 
-  await page.getByRole('button', { name: 'Begin A lot and a few' }).click();
+  await page.getByRole('button', { name: 'Start A lot and a few' }).click();
   await page.getByRole('switch', { name: 'Turns' }).click();
   const soFar = page.locator('gumo-so-far li button');
   for (let tries = 1; tries <= 2; tries++) {
@@ -46,7 +46,7 @@ test('once visited, it opens without the server: today, the tray, jotting and a 
   }
   await page.reload();
   await expect(soFar).toHaveCount(2);
-  const sitting = page.url().split('/').at(-1);
+  const session = page.url().split('/').at(-1);
   await finish(page);
   await expect(page.getByText(/A lot and a few/).first()).toBeVisible();
 
@@ -67,8 +67,8 @@ test('once visited, it opens without the server: today, the tray, jotting and a 
   const ask = async (path: string): Promise<unknown> =>
     (await page.request.get(new URL(`/api${path}`, server.url).href)).json();
   const kept = async (): Promise<unknown[]> => {
-    const { sitting: one, observations } = (await ask(`/sittings/${sitting}`)) as {
-      sitting?: { endedAt: string | null };
+    const { session: one, observations } = (await ask(`/sessions/${session}`)) as {
+      session?: { endedAt: string | null };
       observations?: unknown[];
     };
     return [observations?.length, typeof one?.endedAt];

@@ -8,13 +8,13 @@ async function begin(page: Page, activity: string, ...children: string[]): Promi
   for (const child of children) {
     await page.getByRole('button', { name: new RegExp(`^${child}`) }).click();
   }
-  await page.getByRole('button', { name: 'Begin', exact: true }).click();
+  await page.getByRole('button', { name: 'Start', exact: true }).click();
   await expect(page.locator('.ask .sentence')).toBeVisible();
 }
 
 /** What was kept of the session that is on. */
 async function kept(page: Page, many: number): Promise<Observation[]> {
-  const path = new URL(`/api/sittings/${page.url().split('/').at(-1)}`, page.url()).href;
+  const path = new URL(`/api/sessions/${page.url().split('/').at(-1)}`, page.url()).href;
   const read = async (): Promise<Observation[]> => {
     const answer = await page.request.get(path);
     if (!answer.ok()) return [];
@@ -39,7 +39,7 @@ async function tap(page: Page, ...names: string[]): Promise<number> {
 const step = (page: Page, text: RegExp) =>
   page.locator('gumo-step-list').getByRole('button', { name: text }).click();
 
-const goOn = (page: Page) => page.getByRole('button', { name: 'Go on', exact: true }).click();
+const goOn = (page: Page) => page.getByRole('button', { name: 'Continue', exact: true }).click();
 
 test('a handful of eight is noted in two taps, whatever range is on', async ({ page }) => {
   await begin(page, 'handfuls', 'Kofi');
@@ -207,6 +207,6 @@ test('a run that was only looked at is kept nowhere', async ({ page }) => {
   const id = page.url().split('/').at(-1);
   await page.getByRole('button', { name: 'Finish', exact: true }).click();
   await expect(page).toHaveURL(/today/);
-  const answer = await page.request.get(new URL(`/api/sittings/${id}`, page.url()).href);
+  const answer = await page.request.get(new URL(`/api/sessions/${id}`, page.url()).href);
   expect(answer.status()).toBe(404);
 });

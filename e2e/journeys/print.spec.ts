@@ -2,12 +2,12 @@ import { readFileSync } from 'node:fs';
 import { choose } from '../forms';
 import { expect, barriers, test } from '../world';
 
-test('a mat for the things of the cupboard, as a file in true size; the same seed, the same file', async ({
+test('a mat for the things of materials, as a file in true size; the same seed, the same file', async ({
   page,
 }) => {
   await page.keyboard.press('p');
   await expect(page.getByRole('heading', { name: 'Ten frame mat' })).toBeVisible();
-  await choose(page, 'of the cupboard', 'cork discs, 30 mm');
+  await choose(page, 'material', 'cork discs, 30 mm');
   await page.getByRole('radio', { name: 'two frames' }).click();
   await expect(page.getByRole('img', { name: 'Ten frame, page 1' })).toBeVisible();
   expect(await barriers(page)).toEqual([]);
@@ -23,9 +23,9 @@ test('a mat for the things of the cupboard, as a file in true size; the same see
   const one = await fileOf();
   expect(one.subarray(0, 5).toString()).toBe('%PDF-');
   await page.getByRole('button', { name: 'Another one' }).click();
-  await expect(page.getByLabel('seed')).toHaveValue('2');
+  await expect(page.getByLabel('variation')).toHaveValue('2');
   expect((await fileOf()).equals(one)).toBe(false);
-  await page.getByLabel('seed').fill('1');
+  await page.getByLabel('variation').fill('1');
   await page.keyboard.press('Tab');
   await expect.poll(async () => (await fileOf()).equals(one)).toBe(true);
 
@@ -49,9 +49,9 @@ test('mats for two children, printed from today', async ({ page, server }) => {
     id: string;
     name: string;
   }[];
-  const takers = ['Dilara', 'Mirela'].map((name) => ({
+  const participants = ['Dilara', 'Mirela'].map((name) => ({
     childId: children.find((one) => one.name === name)!.id,
-    top: 10,
+    rangeMax: 10,
   }));
   const planned = await page.request.post(`${server.url}/api/plan`, {
     data: {
@@ -59,18 +59,18 @@ test('mats for two children, printed from today', async ({ page, server }) => {
       day: '2026-03-10',
       momentId: 'table',
       activityId: 'digit-write',
-      takers,
+      participants,
       minutes: 8,
       with: '',
     },
   });
   expect(planned.status()).toBe(201);
   await page.getByRole('link', { name: 'Sheets for today' }).click();
-  await expect(page.getByRole('heading', { name: 'What today wants' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'What today needs' })).toBeVisible();
   for (const name of ['Dilara', 'Mirela']) {
     await page.getByRole('button', { name: new RegExp(`^Add Digits to trace ${name}`) }).click();
     await expect(
-      page.getByRole('button', { name: new RegExp(`^Take out Digits to trace ${name}`) }),
+      page.getByRole('button', { name: new RegExp(`^Remove Digits to trace ${name}`) }),
     ).toBeVisible();
   }
   await expect(page.getByText('4 pages', { exact: true })).toBeVisible();
@@ -83,11 +83,11 @@ test('mats for two children, printed from today', async ({ page, server }) => {
   await page.goto(`${server.url}/activities/build-frame`);
   await page.getByRole('button', { name: /^Mirela/ }).click();
   await page.getByRole('link', { name: 'Ten frame mat for Mirela' }).click();
-  await expect(page.getByRole('combobox', { name: /^for/ })).toContainText('Mirela');
+  await expect(page.getByRole('combobox', { name: /^child/ })).toContainText('Mirela');
 });
 
 test('a digit traced on the screen: the way, and turned round', async ({ page, server }) => {
-  await page.goto(`${server.url}/table/trace`);
+  await page.goto(`${server.url}/manipulatives/trace`);
   await page.getByRole('radio', { name: '7' }).click();
   const pad = page.locator('gumo-trace-pad svg');
   const box = (await pad.boundingBox())!;

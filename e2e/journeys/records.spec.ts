@@ -1,31 +1,31 @@
 import { readFileSync } from 'node:fs';
 import { expect, barriers, test } from '../world';
 
-test('a copy is made and taken back; a child is forgotten, and not in the copy either', async ({
+test('a backup is made and restored; a child is deleted, and not in the backup either', async ({
   page,
   server,
 }) => {
   await page.goto(`${server.url}/household/records`);
-  await page.getByRole('button', { name: 'Make a copy now' }).click();
-  await expect(page.getByText('A copy is made and checked.')).toBeVisible();
+  await page.getByRole('button', { name: 'Back up now' }).click();
+  await expect(page.getByText('The backup is made and checked.')).toBeVisible();
   expect(await barriers(page)).toEqual([]);
 
   await page.getByRole('link', { name: 'Children' }).click();
   await page.getByRole('link', { name: /Tomasz/ }).click();
   await page.getByRole('link', { name: 'Change' }).click();
-  await page.getByRole('button', { name: 'Forget this child for good' }).click();
+  await page.getByRole('button', { name: 'Delete this child permanently' }).click();
   await page.getByLabel('The name once more').fill('Tomasz');
-  await page.getByLabel('from the copies of the records as well').uncheck();
-  await page.getByRole('button', { name: 'Forget for good' }).click();
+  await page.getByLabel('from the backups as well').uncheck();
+  await page.getByRole('button', { name: 'Delete permanently' }).click();
   await expect(page.getByText('until it is removed')).toBeVisible();
   await page.getByRole('button', { name: 'All children' }).click();
   await expect(page.getByRole('link', { name: /Kofi/ })).toBeVisible();
   await expect(page.getByRole('link', { name: /Tomasz/ })).toHaveCount(0);
 
   await page.goto(`${server.url}/household/records`);
-  await page.getByRole('button', { name: /^Take back the copy of/ }).click();
-  await page.getByRole('button', { name: 'Take it back' }).click();
-  await expect(page.getByText('The records are those of the copy.')).toBeVisible();
+  await page.getByRole('button', { name: /^Restore the backup of/ }).click();
+  await page.getByRole('button', { name: 'Restore it' }).click();
+  await expect(page.getByText('The records are those of the backup.')).toBeVisible();
   await page.getByRole('link', { name: 'Children' }).click();
   await expect(page.getByRole('link', { name: /Tomasz/ })).toBeVisible();
 });
@@ -52,18 +52,18 @@ test('the household goes out as a file and comes in again; a table is looked at 
   await expect(page.getByText('1 would come in')).toBeVisible();
   await expect(page.getByText('“Nobody” is not a child of this household')).toBeVisible();
   expect(await barriers(page)).toEqual([]);
-  await page.getByRole('button', { name: 'Bring 1 in' }).click();
+  await page.getByRole('button', { name: 'Import 1' }).click();
   await expect(page.getByText('1 came in.')).toBeVisible();
 
   await page.getByLabel('A household file').setInputFiles(file);
-  await page.getByRole('button', { name: 'Bring it in' }).click();
+  await page.getByRole('button', { name: 'Import it' }).click();
   await expect(page.getByText('The household of the file is here.')).toBeVisible();
 
   await page.getByRole('link', { name: 'Children' }).click();
   await page.getByRole('link', { name: /Kofi/ }).click();
   await page.getByRole('tab', { name: 'Family report' }).click();
   await page.getByRole('checkbox', { name: /^Say: Counts back from five/ }).click();
-  await page.getByRole('button', { name: 'Keep this page' }).click();
+  await page.getByRole('button', { name: 'Save this report' }).click();
   const kept = page.locator('.kept a');
   await expect(kept).toHaveCount(1);
   const answer = await page.request.get(
@@ -84,10 +84,10 @@ test('a drawing is kept with its date and words, and nothing of the camera', asy
   await page
     .getByLabel('A picture of a drawing or sheet')
     .setInputFiles({ name: 'drawing.png', mimeType: 'image/png', buffer: picture });
-  await expect(page.getByAltText('The picture as it will be kept')).toBeVisible();
+  await expect(page.getByAltText('The picture as it will be saved')).toBeVisible();
   await page.getByLabel('In the child’s words, or yours').fill('Seven, from the top');
   expect(await barriers(page)).toEqual([]);
-  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(page.getByText('Seven, from the top')).toBeVisible();
   const shown = page.getByAltText('Work of Tue 10 Mar');
   await expect(shown).toBeVisible();

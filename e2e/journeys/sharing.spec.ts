@@ -23,20 +23,20 @@ async function device(browser: Browser): Promise<Page> {
   return page;
 }
 
-test('a second browser is paired as a helper, sees today alone, locks, and is let in no more', async ({
+test('a second browser is paired as a helper, sees today alone, locks, and is removed', async ({
   page,
   browser,
 }) => {
   const port = await freePort();
-  await page.getByRole('link', { name: 'Household' }).click();
+  await page.getByRole('link', { name: 'Settings' }).click();
   await page.getByRole('tab', { name: 'Sharing' }).click();
   await page.getByLabel('The new one').fill('password123');
   await page.getByLabel('Once more').fill('password123');
-  await page.getByRole('button', { name: 'Keep the password' }).click();
+  await page.getByRole('button', { name: 'Save the password' }).click();
   await expect(page.locator('mat-error')).toContainText('common passwords');
   await page.getByLabel('The new one').fill(PASSWORD);
   await page.getByLabel('Once more').fill(PASSWORD);
-  await page.getByRole('button', { name: 'Keep the password' }).click();
+  await page.getByRole('button', { name: 'Save the password' }).click();
   await page.getByLabel('Port').fill(String(port));
   await page.getByRole('button', { name: 'Share at home' }).click();
   await page.getByRole('button', { name: 'Make a code' }).click();
@@ -57,7 +57,7 @@ test('a second browser is paired as a helper, sees today alone, locks, and is le
   await expect(other.getByRole('heading', { name: /Tuesday/ })).toBeVisible();
 
   // Only what a helper may do; another place leads back to today.
-  await expect(other.getByRole('link', { name: 'Household' })).toHaveCount(0);
+  await expect(other.getByRole('link', { name: 'Settings' })).toHaveCount(0);
   await other.goto(`https://localhost:${port}/household/records`);
   await expect(other.getByRole('heading', { name: /Tuesday/ })).toBeVisible();
   await other.getByRole('button', { name: /Ilse is here/ }).click();
@@ -74,19 +74,19 @@ test('a second browser is paired as a helper, sees today alone, locks, and is le
   await other.getByRole('button', { name: 'Open' }).click();
   await expect(other.getByRole('heading', { name: 'Locked' })).toBeHidden();
 
-  await page.getByRole('link', { name: 'Household' }).click();
+  await page.getByRole('link', { name: 'Settings' }).click();
   await page.getByRole('tab', { name: 'Sharing' }).click();
-  await page.getByRole('button', { name: 'Let Loft tablet in no more' }).click();
-  await page.getByRole('button', { name: 'Let it in no more' }).click();
+  await page.getByRole('button', { name: 'Remove Loft tablet' }).click();
+  await page.getByRole('button', { name: 'Remove it' }).click();
   await expect(page.getByText('None yet.')).toBeVisible();
   await other.getByRole('button', { name: /Ilse is away today/ }).click();
   await expect(other.getByRole('heading', { name: 'With a code' })).toBeVisible();
 
-  // The keeper gets in with the password, and finds who came in the list of what was done.
+  // The owner gets in with the password, and finds who came in the list of what was done.
   await other.getByLabel('Password').fill(PASSWORD);
   await other.getByRole('button', { name: 'Sign in' }).click();
   await other.goto(`https://localhost:${port}/household/records`);
-  await expect(other.getByText('let in', { exact: true })).toBeVisible();
+  await expect(other.getByText('device added', { exact: true })).toBeVisible();
   await other.context().close();
 });
 
@@ -103,15 +103,15 @@ test('what two devices changed is put together, and settled side by side where t
   }
   await other.getByLabel('Name', { exact: true }).fill('The Spindle');
   await page.getByLabel('Name', { exact: true }).fill('Spindle House');
-  await page.getByRole('button', { name: 'Keep' }).click();
-  await expect(page.getByText('Kept.')).toBeVisible();
-  await other.getByRole('button', { name: 'Keep' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText('Saved.')).toBeVisible();
+  await other.getByRole('button', { name: 'Save' }).click();
   const dialog = other.getByRole('dialog');
   await expect(dialog.getByText('Spindle House')).toBeVisible();
   expect(await barriers(other), 'two sides').toEqual([]);
-  await expect(dialog.getByRole('button', { name: 'Keep', exact: true })).toBeDisabled();
+  await expect(dialog.getByRole('button', { name: 'Save', exact: true })).toBeDisabled();
   await dialog.getByText('The Spindle').click();
-  await dialog.getByRole('button', { name: 'Keep', exact: true }).click();
-  await expect(other.getByText('Kept.')).toBeVisible();
+  await dialog.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(other.getByText('Saved.')).toBeVisible();
   await expect(page.getByLabel('Name', { exact: true })).toHaveValue('The Spindle');
 });

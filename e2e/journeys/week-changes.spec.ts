@@ -18,7 +18,7 @@ test('after a first look, a new child or new materials the week is planned again
   await page.getByLabel('Birth date').fill('2021-12-01');
   await page.getByRole('button', { name: 'Add the child' }).click();
   await page.getByRole('link', { name: 'First look' }).click();
-  await page.getByRole('button', { name: 'Begin' }).click();
+  await page.getByRole('button', { name: 'Start', exact: true }).click();
   const noted = page.getByText(/of at most 15 today/);
   for (let t = 0; t < 4; t++) {
     await expect(noted).toContainText(`${t} of at most 15 today`);

@@ -107,7 +107,7 @@ test('a child who is away changes the groups and what to lay ready', async ({ pa
   await expect(cards(page).first()).toBeVisible();
   await plan(page);
   await page.getByRole('link', { name: 'Today', exact: true }).click();
-  const ready = page.locator('gumo-lay-ready');
+  const ready = page.locator('gumo-get-ready');
   await expect(ready).toBeVisible();
   const before = await ready.innerText();
   const withKofi = page.locator('gumo-entry-card', { hasText: 'Kofi' });
@@ -128,7 +128,7 @@ test('a child who is away changes the groups and what to lay ready', async ({ pa
   await expect(offers.first()).not.toContainText('Kofi');
   await offers
     .first()
-    .getByRole('button', { name: /^Begin/ })
+    .getByRole('button', { name: /^Start/ })
     .click();
   await expect(page.locator('.sentence')).toBeVisible();
 });

@@ -1,5 +1,5 @@
 import type { SkillView } from '@gumo/core/evidence';
-import { type World, aChild, aSitting, aTry, openWorld, TODAY } from './testing/world.js';
+import { type World, aChild, aSession, aTry, openWorld, TODAY } from './testing/world.js';
 
 interface ProblemBody {
   readonly status: number;
@@ -77,30 +77,30 @@ describe('the API', () => {
     expect(seen.size).toBe(120);
   });
 
-  it('begins, notes and ends a sitting, each step harmless when repeated', async () => {
+  it('begins, notes and ends a session, each step harmless when repeated', async () => {
     const entry = {
       id: '22222222-2222-4222-8222-222222222222',
       day: TODAY,
       momentId: 'floor',
       activityId: 'handfuls',
-      takers: [{ childId: child.id, top: 5 }],
+      participants: [{ childId: child.id, rangeMax: 5 }],
       minutes: 10,
       with: '',
     };
     expect((await world.ask('POST', '/plan', entry)).status).toBe(201);
-    const sitting = aSitting(child.id, { planEntryId: entry.id });
-    expect((await world.ask('PUT', `/sittings/${sitting.id}`, sitting)).status).toBe(201);
-    expect((await world.ask('PUT', `/sittings/${sitting.id}`, sitting)).status).toBe(200);
-    await post([aTry(child.id, { sittingId: sitting.id })]);
+    const session = aSession(child.id, { planEntryId: entry.id });
+    expect((await world.ask('PUT', `/sessions/${session.id}`, session)).status).toBe(201);
+    expect((await world.ask('PUT', `/sessions/${session.id}`, session)).status).toBe(200);
+    await post([aTry(child.id, { sessionId: session.id })]);
     const end = { endedAt: `${TODAY}T09:10:00.000Z`, mood: 'calm' };
-    await world.ask('POST', `/sittings/${sitting.id}/end`, end);
-    await world.ask('POST', `/sittings/${sitting.id}/end`, end);
+    await world.ask('POST', `/sessions/${session.id}/end`, end);
+    await world.ask('POST', `/sessions/${session.id}/end`, end);
     const { body } = await world.ask('GET', `/days/${TODAY}`);
     const day = body as { entries: { state: string }[]; open: unknown[] };
     expect(day.entries[0]!.state).toBe('done');
     expect(day.open).toEqual([]);
     const early = { endedAt: `${TODAY}T08:00:00.000Z`, mood: null };
-    expect((await world.ask('POST', `/sittings/${sitting.id}/end`, early)).status).toBe(422);
+    expect((await world.ask('POST', `/sessions/${session.id}/end`, early)).status).toBe(422);
   });
 
   it('refuses a write with an old version and shows the newer row', async () => {
@@ -118,9 +118,9 @@ describe('the API', () => {
     await world.ask('POST', '/children', own);
     await post([aTry(own.id)]);
     await view('touch-5', own.id);
-    await world.ask('PUT', `/children/${own.id}`, { ...own, policy: 'follow-lead' });
+    await world.ask('PUT', `/children/${own.id}`, { ...own, policy: 'follow-child' });
     const { body } = await world.ask('GET', `/children/${own.id}/evidence`);
-    expect((body as { policy: string }).policy).toBe('follow-lead');
+    expect((body as { policy: string }).policy).toBe('follow-child');
   });
 
   describe('with bad input', () => {

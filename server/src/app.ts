@@ -7,7 +7,7 @@ import express, {
 } from 'express';
 import { rateLimit } from 'express-rate-limit';
 import type { Logger } from 'pino';
-import { askerOf } from './access/door.js';
+import { askerOf } from './access/listener.js';
 import { byRole, gate, sameOrigin } from './access/gate.js';
 import { signInRoutes } from './access/sign-in.js';
 import type { Changes } from './changes.js';
@@ -16,7 +16,7 @@ import { accessRoutes } from './routes/access.js';
 import { Problem, notFound } from './problems.js';
 import { childrenRoutes } from './routes/children.js';
 import type { Context } from './routes/context.js';
-import { cupboardRoutes } from './routes/cupboard.js';
+import { materialsRoutes } from './routes/materials.js';
 import { daysRoutes } from './routes/days.js';
 import { exportRoutes } from './routes/exports.js';
 import { factsRoutes } from './routes/facts.js';
@@ -31,10 +31,12 @@ import { progressRoutes } from './routes/progress.js';
 import { recordsRoutes } from './routes/records.js';
 import { samplesRoutes } from './routes/samples.js';
 import { sheetsRoutes } from './routes/sheets.js';
-import { sittingsRoutes } from './routes/sittings.js';
+import { sessionsRoutes } from './routes/sessions.js';
 import { tablesRoutes } from './routes/tables.js';
 import { todayRoutes } from './routes/today.js';
 import { weeksRoutes } from './routes/weeks.js';
+import { answer } from './routes/answer.js';
+import { Counting, Health } from '@gumo/core/contract';
 
 export interface AppOptions {
   readonly context: Context & { readonly changes: Changes };
@@ -76,10 +78,10 @@ function jsonRoutes(context: Context): readonly Mount[] {
   return [
     ['/access', accessRoutes(context)],
     ['/plans', plansRoutes(context, plans)],
-    ['/', factsRoutes(context), cupboardRoutes(context)],
+    ['/', factsRoutes(context), materialsRoutes(context)],
     ['/household', householdRoutes(context)],
     ['/children', childrenRoutes(context), progressRoutes(context)],
-    ['/sittings', sittingsRoutes(context)],
+    ['/sessions', sessionsRoutes(context)],
     ['/days', daysRoutes(context), todayRoutes(context)],
     ['/notes', notesRoutes(context)],
     ['/families', familiesRoutes(context)],
@@ -132,6 +134,7 @@ function apiRoutes(context: Context, requestsAMinute: number): Router {
   );
   mount(fileRoutes(context));
   api.use(jsonOnly, express.json({ limit: BODY_LIMIT }));
+  api.use((request, response, next) => context.changes.within(request, response, next));
   api.get('/changes', (request, response) => context.changes.listen(request, response));
   // Plans tell their news as it comes, so nothing may be held back to be packed.
   const packed = compression({
@@ -141,10 +144,14 @@ function apiRoutes(context: Context, requestsAMinute: number): Router {
   });
   api.use(packed);
   api.get('/counting', (_request, response) => {
-    response.json(context.records.counting.state);
+    answer(response, Counting, context.records.counting.state);
   });
   api.get('/health', (_request, response) => {
-    response.json({ ok: true, name: 'gumo', now: context.clock?.().toISOString() ?? null });
+    answer(response, Health, {
+      ok: true,
+      name: 'gumo',
+      now: context.clock?.().toISOString() ?? null,
+    });
   });
   mount(jsonRoutes(context));
   api.use(() => {

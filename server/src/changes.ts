@@ -1,10 +1,14 @@
-import type { Change } from '@gumo/core/vocabulary';
-import type { Request, Response } from 'express';
-import { askerOf } from './access/door.js';
+import { AsyncLocalStorage } from 'node:async_hooks';
+import { type Change, Id, WRITE_HEADER } from '@gumo/core/vocabulary';
+import type { NextFunction, Request, Response } from 'express';
+import * as v from 'valibot';
+import { askerOf } from './access/listener.js';
 
 /** Tells every open device what changed, as server-sent events. */
 export interface Changes {
   tell(change: Change): void;
+  /** Whatever is told while a request is answered carries the id of its write. */
+  within(request: Request, response: Response, next: NextFunction): void;
   /** Keeps the connection open and writes events to it. */
   listen(request: Request, response: Response): void;
   /** Another stream that a device follows, such as a plan in the making: it ends with the device. */
@@ -24,6 +28,7 @@ type Streams = Map<Response, string | null>;
 export function makeChanges(): Changes {
   const listeners: Streams = new Map();
   const others: Streams = new Map();
+  const writes = new AsyncLocalStorage<string>();
 
   /** The oldest stream of the same device gives way; where it has none, of the one that has most. */
   function makeRoom(deviceId: string | null): void {
@@ -42,7 +47,14 @@ export function makeChanges(): Changes {
 
   return {
     tell(change) {
-      for (const one of listeners.keys()) one.write(`data: ${JSON.stringify(change)}\n\n`);
+      const write = writes.getStore();
+      const told: Change = write === undefined ? change : { ...change, write };
+      for (const one of listeners.keys()) one.write(`data: ${JSON.stringify(told)}\n\n`);
+    },
+    within(request, _response, next) {
+      const write = request.get(WRITE_HEADER);
+      if (v.is(Id, write)) writes.run(write, next);
+      else next();
     },
     listen(request, response) {
       const { deviceId } = askerOf(request);

@@ -111,7 +111,7 @@ describe('a folder that cannot be written any more', () => {
         .withContext(path)
         .toBe(200);
     }
-    for (const path of ['household.json', 'observations.csv', 'progress.csv', 'cupboard.csv']) {
+    for (const path of ['household.json', 'observations.csv', 'progress.csv', 'materials.csv']) {
       const answer = await fetch(`${url}/records/${path}`);
       expect(answer.status).withContext(path).toBe(200);
       expect((await answer.text()).length).toBeGreaterThan(20);

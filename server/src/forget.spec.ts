@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import type { Child } from '@gumo/core/vocabulary';
 import { usualWish } from '@gumo/core/sheets';
 import Database from 'better-sqlite3';
-import { type World, aChild, aSitting, aTry, openWorld } from './testing/world.js';
+import { type World, aChild, aSession, aTry, openWorld } from './testing/world.js';
 
 describe('forgetting a child', () => {
   let world: World;
@@ -14,18 +14,18 @@ describe('forgetting a child', () => {
     world = await openWorld();
     wren = (await world.ask('POST', '/children', aChild({ name: 'Wrennifer' }))).body;
     juno = (await world.ask('POST', '/children', aChild({ name: 'Juno' }))).body;
-    const shared = aSitting(wren.id, {
-      takers: [wren, juno].map(({ id }) => ({ childId: id, top: 5 })),
+    const shared = aSession(wren.id, {
+      participants: [wren, juno].map(({ id }) => ({ childId: id, rangeMax: 5 })),
     });
-    const alone = aSitting(wren.id);
-    for (const sitting of [shared, alone])
-      await world.ask('PUT', `/sittings/${sitting.id}`, sitting);
-    const taken = aTry(wren.id, { note: 'wrennifer-secret', sittingId: alone.id });
+    const alone = aSession(wren.id);
+    for (const session of [shared, alone])
+      await world.ask('PUT', `/sessions/${session.id}`, session);
+    const taken = aTry(wren.id, { note: 'wrennifer-secret', sessionId: alone.id });
     await world.ask('POST', '/observations', {
       observations: [
         taken,
-        aTry(wren.id, { sittingId: shared.id }),
-        aTry(juno.id, { sittingId: shared.id }),
+        aTry(wren.id, { sessionId: shared.id }),
+        aTry(juno.id, { sessionId: shared.id }),
       ],
     });
     await world.ask('POST', '/voidings', {
@@ -49,7 +49,7 @@ describe('forgetting a child', () => {
       day: '2026-03-11',
       momentId: 'floor',
       activityId: 'handfuls',
-      takers: [wren, juno].map(({ id }) => ({ childId: id, top: 5 })),
+      participants: [wren, juno].map(({ id }) => ({ childId: id, rangeMax: 5 })),
       minutes: 5,
       with: '',
     });
@@ -95,9 +95,9 @@ describe('forgetting a child', () => {
     };
     expect(seen.observations.length).toBe(1);
     const { entries } = (await world.ask('GET', '/days/2026-03-11')).body as {
-      entries: { takers: unknown[] }[];
+      entries: { participants: unknown[] }[];
     };
-    expect(entries[0]!.takers.length).toBe(1);
+    expect(entries[0]!.participants.length).toBe(1);
     // The copies hold the child until they are written anew, or restored and forgotten again.
     const restored = await world.ask('POST', `/records/backups/${holders[0]!.name}/restore`);
     expect(restored.status).toBe(200);

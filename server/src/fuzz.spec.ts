@@ -146,7 +146,7 @@ describe('files that nobody meant', () => {
         ]),
         rows: fc.array(fc.array(cell, { maxLength: 9 }), { maxLength: 6 }),
         end: fc.constantFrom('\n', '\r\n', '\r'),
-        kind: fc.constantFrom('observations', 'cupboard'),
+        kind: fc.constantFrom('observations', 'materials'),
       });
       const before = await file();
       for (const { head, rows, end, kind } of fc.sample(arbitrary, { numRuns: 100, seed })) {

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
-import { HouseholdFile, shiftTo } from '@gumo/core/exchange';
+import { HouseholdFile, renamedFile, shiftTo } from '@gumo/core/exchange';
 import { newHousehold, weekdayNumber } from '@gumo/core/vocabulary';
 import type { Store } from './database/store.js';
 import { checked } from './problems.js';
@@ -10,13 +10,13 @@ export function loadHousehold(store: Store, file: HouseholdFile): void {
   store.atomically(() => {
     store.household.add(file.household);
     file.children.forEach((child) => store.children.add(child));
-    file.things.forEach((thing) => store.things.add(thing));
+    file.materials.forEach((material) => store.materials.add(material));
     file.activities.forEach((activity) => store.activities.add(activity));
     file.songs.forEach((song) => store.songs.add(song));
     file.kits.forEach((kit) => store.kits.add(kit));
     file.plan.forEach((entry) => store.plan.add(entry));
     file.days.forEach((sheet) => store.days.put(sheet));
-    file.sittings.forEach((sitting) => store.sittings.add(sitting));
+    file.sessions.forEach((session) => store.sessions.add(session));
     factsInOrder(file).forEach((add) => add(store));
     file.notes.forEach((note) => store.notes.add(note));
     file.weeks.forEach((week) => store.weeks.restore(week));
@@ -37,8 +37,14 @@ function factsInOrder(file: HouseholdFile): ((store: Store) => void)[] {
       at: one.at,
       add: ({ facts }: Store) => void facts.addObservation(one),
     })),
-    file.words.map((one) => ({ at: one.at, add: ({ facts }: Store) => void facts.addWord(one) })),
-    file.pegs.map((one) => ({ at: one.at, add: ({ facts }: Store) => void facts.addPegs(one) })),
+    file.overrides.map((one) => ({
+      at: one.at,
+      add: ({ facts }: Store) => void facts.addOverride(one),
+    })),
+    file.placements.map((one) => ({
+      at: one.at,
+      add: ({ facts }: Store) => void facts.addPlacement(one),
+    })),
   ];
   const next = [0, 0, 0];
   const merged: ((store: Store) => void)[] = [];
@@ -58,7 +64,7 @@ function factsInOrder(file: HouseholdFile): ((store: Store) => void)[] {
 
 /** Loads the demo household from its file, moved so that it ends today, whatever day that is. */
 export function loadDemo(store: Store, path: string, today: string): void {
-  const file = checked(HouseholdFile, JSON.parse(readFileSync(path, 'utf8')));
+  const file = checked(HouseholdFile, renamedFile(JSON.parse(readFileSync(path, 'utf8'))));
   const moved = shiftTo(file, today);
   const { openDays } = moved.household;
   const plan = moved.plan.filter(

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { Child, DaySheet, Household, PlanEntry } from '@gumo/core/vocabulary';
-import { TODAY, type World, aChild, aSitting, openWorld } from './testing/world.js';
+import { TODAY, type World, aChild, aSession, openWorld } from './testing/world.js';
 
 interface ProblemBody {
   readonly errors: { field: string; message: string }[];
@@ -29,7 +29,7 @@ describe('the plan over HTTP', () => {
     day: TODAY,
     momentId,
     activityId: 'stairs',
-    takers: [{ childId: child.id, top: 5 }],
+    participants: [{ childId: child.id, rangeMax: 5 }],
     minutes: 5,
     with: '',
     ...more,
@@ -61,7 +61,7 @@ describe('the plan over HTTP', () => {
     const cases: [object, string][] = [
       [draft({ activityId: 'juggling' }), 'activityId'],
       [draft({ momentId: 'midnight' }), 'momentId'],
-      [draft({ takers: [{ childId: randomUUID(), top: 5 }] }), 'takers.0.childId'],
+      [draft({ participants: [{ childId: randomUUID(), rangeMax: 5 }] }), 'participants.0.childId'],
       [draft({ day: '2026-02-30' }), 'day'],
       [draft({ minutes: -1 }), 'minutes'],
       [draft({ minutes: 'five' }), 'minutes'],
@@ -113,7 +113,7 @@ describe('the plan over HTTP', () => {
       hazards: [],
       version: 1,
     };
-    await world.ask('POST', '/things', buttons);
+    await world.ask('POST', '/materials', buttons);
     // With all in the room they stay in their boxes, and no such card is taken.
     const shared = await world.ask(
       'POST',
@@ -127,10 +127,10 @@ describe('the plan over HTTP', () => {
     const kept = await world.ask('POST', '/plan', table);
     expect(kept.status).toBe(201);
     const { ready, cautions } = (await theDay()) as unknown as {
-      ready: { thing: { name: string } | null; away: unknown[] }[];
+      ready: { material: { name: string } | null; away: unknown[] }[];
       cautions: Record<string, string[]>;
     };
-    const line = ready.find((one) => one.thing?.name === 'buttons')!;
+    const line = ready.find((one) => one.material?.name === 'buttons')!;
     expect(line.away).toEqual([]);
     expect(cautions[(kept.body as PlanEntry).id]).toEqual([
       'Buttons are small parts: put them away before Juno comes near.',
@@ -174,10 +174,10 @@ describe('the plan over HTTP', () => {
       allergens: [],
       version: 1,
     };
-    await world.ask('POST', '/things', free);
+    await world.ask('POST', '/materials', free);
     const kept = await world.ask('POST', '/plan', dough);
     expect(kept.status).toBe(201);
-    await world.ask('PUT', `/things/${free.id}`, { ...free, allergens: ['wheat'] });
+    await world.ask('PUT', `/materials/${free.id}`, { ...free, allergens: ['wheat'] });
     const { ready, cautions } = (await theDay()) as unknown as {
       ready: { use: string; instead: { name: string } | null }[];
       cautions: Record<string, string[]>;
@@ -210,11 +210,11 @@ describe('the plan over HTTP', () => {
     expect((await world.ask('GET', `/days/${TODAY}/tops/juggling`)).status).toBe(404);
   });
 
-  it('shows a sitting that was begun until it has ended', async () => {
-    const sitting = aSitting(child.id);
-    expect((await world.ask('PUT', `/sittings/${sitting.id}`, sitting)).status).toBeLessThan(300);
+  it('shows a session that was begun until it has ended', async () => {
+    const session = aSession(child.id);
+    expect((await world.ask('PUT', `/sessions/${session.id}`, session)).status).toBeLessThan(300);
     expect((await theDay()).open.length).toBe(1);
-    const ended = await world.ask('POST', `/sittings/${sitting.id}/end`, {
+    const ended = await world.ask('POST', `/sessions/${session.id}/end`, {
       endedAt: `${TODAY}T09:09:00.000Z`,
       mood: 'calm',
     });

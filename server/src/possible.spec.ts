@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { HouseholdFile } from '@gumo/core/exchange';
 import { type Child, addDays } from '@gumo/core/vocabulary';
-import { TODAY, type World, aChild, aSitting, aTry, openWorld } from './testing/world.js';
+import { TODAY, type World, aChild, aSession, aTry, openWorld } from './testing/world.js';
 
 describe('what cannot have happened', () => {
   let world: World;
@@ -31,8 +31,8 @@ describe('what cannot have happened', () => {
       });
       expect(fieldOf(answer)).withContext(JSON.stringify(more)).toBe(wanted);
     }
-    const early = aSitting(child.id, { endedAt: `${TODAY}T08:00:00.000Z` });
-    expect(fieldOf(await world.ask('PUT', `/sittings/${early.id}`, early))).toBe('422 endedAt');
+    const early = aSession(child.id, { endedAt: `${TODAY}T08:00:00.000Z` });
+    expect(fieldOf(await world.ask('PUT', `/sessions/${early.id}`, early))).toBe('422 endedAt');
     for (const birthDate of [addDays(TODAY, 1), '1990-01-01']) {
       const answer = await world.ask('POST', '/children', aChild({ birthDate }));
       expect(fieldOf(answer)).toBe('422 birthDate');
@@ -72,7 +72,7 @@ describe('what cannot have happened', () => {
     expect(taken.status).toBe(201);
     expect((taken.body as { leftOut: object }).leftOut).toEqual({
       count: 1,
-      words: ['A try on 2099-01-01 of Wren: day lies in the future.'],
+      words: ['A try on 2099-01-01 of Wren: day is in the future.'],
     });
     const { body } = await world.ask('GET', `/children/${child.id}/observations`);
     expect((body as { observations: unknown[] }).observations.length).toBe(1);
@@ -83,14 +83,14 @@ describe('what cannot have happened', () => {
       dry: true,
     });
     expect((said.body as { rows: { words: string }[] }).rows[0]!.words).toContain(
-      'day: lies in the future',
+      'day: is in the future',
     );
   });
 
   it('never moves a review to another century', async () => {
     const good = ['2026-03-01', '2026-03-03', '2026-03-05'].flatMap((day) =>
       ['n1', 'n2', 'n3', 'n4', 'n5'].map((itemId) =>
-        aTry(child.id, { itemId, day, at: `${day}T09:00:00.000Z`, sittingId: null }),
+        aTry(child.id, { itemId, day, at: `${day}T09:00:00.000Z`, sessionId: null }),
       ),
     );
     await world.ask('POST', '/observations', { observations: good });
@@ -123,12 +123,12 @@ describe('other content under a known id', () => {
     const send = (words: string) => world.ask('POST', '/notes', { notes: [{ ...note, words }] });
     expect([(await send('One.')).status, (await send('One.')).status]).toEqual([201, 200]);
     expect((await send('Another.')).status).toBe(409);
-    const sitting = aSitting(child.id);
+    const session = aSession(child.id);
     const put = (more: object) =>
-      world.ask('PUT', `/sittings/${sitting.id}`, { ...sitting, ...more });
+      world.ask('PUT', `/sessions/${session.id}`, { ...session, ...more });
     expect([(await put({})).status, (await put({})).status]).toEqual([201, 200]);
     // Another range is the same beginning; another activity is not.
-    expect((await put({ takers: [{ childId: child.id, top: 10 }] })).status).toBe(200);
+    expect((await put({ participants: [{ childId: child.id, rangeMax: 10 }] })).status).toBe(200);
     expect((await put({ activityId: 'count-together' })).status).toBe(409);
   });
 
@@ -170,7 +170,7 @@ describe('a plan', () => {
     day: TODAY,
     momentId: 'floor',
     activityId: 'handfuls',
-    takers: [{ childId: child.id, top: 5 }],
+    participants: [{ childId: child.id, rangeMax: 5 }],
     minutes: 10,
     with: '',
     ...more,
@@ -179,8 +179,8 @@ describe('a plan', () => {
     `${answer.status} ${(answer.body as { errors?: { field: string }[] }).errors?.[0]?.field}`;
 
   it('holds no child twice, no more minutes than its moment, and leaves on its day what was done', async () => {
-    const twice = entry({ takers: [1, 2].map(() => ({ childId: child.id, top: 5 })) });
-    expect(fieldOf(await world.ask('POST', '/plan', twice))).toBe('400 takers');
+    const twice = entry({ participants: [1, 2].map(() => ({ childId: child.id, rangeMax: 5 })) });
+    expect(fieldOf(await world.ask('POST', '/plan', twice))).toBe('400 participants');
     expect(fieldOf(await world.ask('POST', '/plan', entry({ minutes: 240 })))).toBe('422 minutes');
     const kept = (await world.ask('POST', '/plan', entry())).body as object & { id: string };
     const done = { ...kept, state: 'done' };
@@ -198,8 +198,10 @@ describe('a plan', () => {
         ...file,
         plan: [{ ...entry(more), state: 'planned', version: 1 }],
       });
-    const stranger = [{ childId: randomUUID(), top: 5 }];
-    expect(fieldOf(await send({ takers: stranger }))).toBe('422 plan.0.takers.0.childId');
+    const stranger = [{ childId: randomUUID(), rangeMax: 5 }];
+    expect(fieldOf(await send({ participants: stranger }))).toBe(
+      '422 plan.0.participants.0.childId',
+    );
     expect(fieldOf(await send({ activityId: 'juggling' }))).toBe('422 plan.0.activityId');
     expect((await send({})).status).toBe(201);
   });

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { type PrintItem, usualWish } from '@gumo/core/sheets';
-import { newThing } from '@gumo/core/vocabulary';
+import { newMaterial } from '@gumo/core/vocabulary';
 import { readPdf } from './testing/pdf-reader.js';
 import { MONDAY, WeekWorld, problemOf } from './testing/week-world.js';
 
@@ -26,13 +26,16 @@ describe('paper, over HTTP', () => {
     ...more,
   });
   const planned = async (activityId: string, day = MONDAY, tops = [5, 8]): Promise<void> => {
-    const takers = [week.wren, week.juno].map(({ id }, i) => ({ childId: id, top: tops[i] ?? 5 }));
+    const participants = [week.wren, week.juno].map(({ id }, i) => ({
+      childId: id,
+      rangeMax: tops[i] ?? 5,
+    }));
     const answer = await week.ask('POST', '/plan', {
       id: randomUUID(),
       day,
       momentId: 'floor',
       activityId,
-      takers,
+      participants,
       minutes: 8,
       with: '',
     });
@@ -53,8 +56,8 @@ describe('paper, over HTTP', () => {
     expect(of('number-cards').map((one) => one.wish.high)).toEqual([20]);
 
     // What is at hand is not printed once more.
-    const frames = newThing(randomUUID(), { name: 'ten frames', use: 'frame', count: 4 });
-    expect((await week.ask('POST', '/things', frames)).status).toBe(201);
+    const frames = newMaterial(randomUUID(), { name: 'ten frames', use: 'frame', count: 4 });
+    expect((await week.ask('POST', '/materials', frames)).status).toBe(201);
     const now = await week.ask('GET', `/sheets/proposed?from=${MONDAY}&days=7`);
     const kinds = (now.body as { kind: string }[]).map(({ kind }) => kind);
     expect(kinds).not.toContain('ten-frame');
@@ -98,7 +101,7 @@ describe('paper, over HTTP', () => {
       [item('no-such-sheet'), 'kind'],
       [item('ten-frame', { childId: randomUUID() }), 'childId'],
       [item('bingo', { wish: { ...usualWish(), high: 5 } }), 'sheet'],
-      [item('ten-frame', { wish: { ...usualWish(), thingMm: 500 } }), 'wish.thingMm'],
+      [item('ten-frame', { wish: { ...usualWish(), materialMm: 500 } }), 'wish.materialMm'],
     ];
     for (const [one, field] of wrong) {
       const answer = await week.ask('POST', '/sheets/items', one);
@@ -121,6 +124,6 @@ describe('paper, over HTTP', () => {
     for (const { words } of ready.ready) expect(list.pages[0]!.words).toContain(words);
     const strings = await pdf(`/papers/strings/${week.juno.id}.pdf`);
     expect(strings.pages[0]!.words).toContain('Juno');
-    expect(strings.pages[0]!.words).toContain('taken as known');
+    expect(strings.pages[0]!.words).toContain('assumed');
   });
 });

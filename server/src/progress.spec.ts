@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { SkillView } from '@gumo/core/evidence';
-import { pegsByAge } from '@gumo/core/evidence';
+import { levelsByAge } from '@gumo/core/evidence';
 import Database from 'better-sqlite3';
 import { type World, aChild, aTry, openWorld, TODAY } from './testing/world.js';
 
@@ -30,8 +30,8 @@ describe('progress over HTTP', () => {
   };
   const progress = async (id: string, query = `?today=${TODAY}`): Promise<ProgressBody> =>
     (await world.ask('GET', `/children/${id}/progress${query}`)).body as ProgressBody;
-  const standing = async (id: string, skillId: string, query?: string): Promise<string> =>
-    (await progress(id, query)).views.find((view) => view.skillId === skillId)!.standing;
+  const status = async (id: string, skillId: string, query?: string): Promise<string> =>
+    (await progress(id, query)).views.find((view) => view.skillId === skillId)!.status;
   const word = (childId: string, more: object = {}) => ({
     id: randomUUID(),
     childId,
@@ -47,16 +47,16 @@ describe('progress over HTTP', () => {
   it('keeps the educator’s own word once, and takes it back', async () => {
     const id = await born('Wren');
     const one = word(id);
-    expect((await world.ask('POST', '/words', { words: [one] })).status).toBe(201);
-    expect((await world.ask('POST', '/words', { words: [one] })).status).toBe(200);
-    expect(await standing(id, 'give-3')).toBe('secure');
-    expect(await standing(id, 'touch-5')).toBe('taken');
+    expect((await world.ask('POST', '/overrides', { overrides: [one] })).status).toBe(201);
+    expect((await world.ask('POST', '/overrides', { overrides: [one] })).status).toBe(200);
+    expect(await status(id, 'give-3')).toBe('secure');
+    expect(await status(id, 'touch-5')).toBe('assumed');
     const voiding = { id: randomUUID(), observationId: one.id, at: one.at, notedBy: '' };
     expect((await world.ask('POST', '/voidings', { voidings: [voiding] })).status).toBe(201);
-    expect(await standing(id, 'give-3')).toBe('not-met');
+    expect(await status(id, 'give-3')).toBe('not-started');
   });
 
-  it('names the field of a wrong word or wrong pegs', async () => {
+  it('names the field of a wrong override or placement', async () => {
     const id = await born('Lark');
     const field = async (path: string, body: object): Promise<string> => {
       const answer = await world.ask('POST', path, body);
@@ -64,20 +64,22 @@ describe('progress over HTTP', () => {
       expect(answer.status).toBeLessThan(500);
       return (answer.body as ProblemBody).errors[0]!.field;
     };
-    const wrong = (more: object) => field('/words', { words: [word(id, more)] });
-    expect(await wrong({ skillId: 'fly-5' })).toBe('words.0.skillId');
-    expect(await wrong({ says: 'maybe' })).toBe('words.0.says');
-    expect(await wrong({ childId: randomUUID() })).toBe('words.0.childId');
-    const pegs = { ...word(id), byAge: false, pegs: { ...pegsByAge(48), bond: -1 } };
-    expect(await field('/pegs', { pegs: [pegs] })).toBe('pegs.0.pegs.bond');
-    const some = { ...word(id), byAge: false, pegs: { say: 2 } };
-    expect(await field('/pegs', { pegs: [some] })).toBe('pegs.0.pegs.count');
+    const wrong = (more: object) => field('/overrides', { overrides: [word(id, more)] });
+    expect(await wrong({ skillId: 'fly-5' })).toBe('overrides.0.skillId');
+    expect(await wrong({ says: 'maybe' })).toBe('overrides.0.says');
+    expect(await wrong({ childId: randomUUID() })).toBe('overrides.0.childId');
+    const placement = { ...word(id), byAge: false, levels: { ...levelsByAge(48), bond: -1 } };
+    expect(await field('/placements', { placements: [placement] })).toBe(
+      'placements.0.levels.bond',
+    );
+    const some = { ...word(id), byAge: false, levels: { say: 2 } };
+    expect(await field('/placements', { placements: [some] })).toBe('placements.0.levels.count');
   });
 
   it('rebuilds when a fact of an earlier day comes late', async () => {
     const id = await born('Teal');
     await world.ask('POST', '/observations', { observations: [aTry(id)] });
-    expect(await standing(id, 'touch-5')).toBe('started');
+    expect(await status(id, 'touch-5')).toBe('started');
     const late = aTry(id, { day: '2026-03-01', at: '2026-03-01T09:00:00.000Z' });
     await world.ask('POST', '/observations', { observations: [late] });
     const { views } = await progress(id);
@@ -86,8 +88,8 @@ describe('progress over HTTP', () => {
 
   it('takes as known what a first look found', async () => {
     const id = await born('Finch');
-    const pegs = { ...word(id), byAge: false, pegs: pegsByAge(60) };
-    await world.ask('POST', '/pegs', { pegs: [pegs] });
+    const placement = { ...word(id), byAge: false, levels: levelsByAge(60) };
+    await world.ask('POST', '/placements', { placements: [placement] });
     expect((await progress(id)).look!.tries).toBe(0);
     const at = `${TODAY}T10:05:00.000Z`;
     const said = (to: number) => ({
@@ -115,12 +117,12 @@ describe('progress over HTTP', () => {
     await world.ask('POST', '/observations', { observations: [tried(15)] });
     const little = await progress(id);
     expect(little.look!.tries).toBe(1);
-    expect(little.views.filter((view) => view.standing === 'taken')).toEqual([]);
+    expect(little.views.filter((view) => view.status === 'assumed')).toEqual([]);
     const more = [tried(14), tried(19)];
     await world.ask('POST', '/observations', { observations: more });
     const found = await progress(id);
     expect(found.look!.tries).toBe(3);
-    expect(found.views.filter((view) => view.standing === 'taken').length).toBeGreaterThan(3);
+    expect(found.views.filter((view) => view.status === 'assumed').length).toBeGreaterThan(3);
   });
 
   it('shows a child as it stood on an earlier day', async () => {
@@ -131,11 +133,11 @@ describe('progress over HTTP', () => {
       );
     const observations = [...on('2026-03-02'), ...on('2026-03-04'), ...on('2026-03-06')];
     await world.ask('POST', '/observations', { observations });
-    expect(await standing(id, 'touch-5')).toBe('secure');
-    expect(await standing(id, 'touch-5', '?asOf=2026-03-02')).toBe('nearly');
+    expect(await status(id, 'touch-5')).toBe('secure');
+    expect(await status(id, 'touch-5', '?asOf=2026-03-02')).toBe('nearly');
     const before = await progress(id, '?asOf=2026-03-01');
     expect(before.day).toBe('2026-03-01');
-    expect(before.views.every((view) => view.standing === 'not-met')).toBeTrue();
+    expect(before.views.every((view) => view.status === 'not-started')).toBeTrue();
     expect(before.days).toEqual(['2026-03-02', '2026-03-04', '2026-03-06']);
   });
 
@@ -147,7 +149,7 @@ describe('progress over HTTP', () => {
       ),
     );
     await world.ask('POST', '/observations', { observations });
-    expect(await standing(id, 'touch-5')).toBe('secure');
+    expect(await status(id, 'touch-5')).toBe('secure');
     const strict = await world.ask('POST', `/children/${id}/policy`, {
       policy: 'secure-first',
       version: 1,
@@ -156,7 +158,7 @@ describe('progress over HTTP', () => {
       /^With secure first, .*“One touch, one word”.* for more evidence\./,
     );
     const late = await world.ask('POST', `/children/${id}/policy`, {
-      policy: 'follow-lead',
+      policy: 'follow-child',
       version: 1,
     });
     expect(late.status).toBe(409);
@@ -182,14 +184,14 @@ describe('progress over HTTP', () => {
   it('rebuilds a snapshot that older rules made', async () => {
     const id = await born('Rook');
     await world.ask('POST', '/observations', { observations: [aTry(id)] });
-    expect(await standing(id, 'touch-5')).toBe('started');
+    expect(await status(id, 'touch-5')).toBe('started');
     const db = new Database(join(world.folder, 'gumo.db'));
     const rules = db.prepare('SELECT rules FROM snapshots WHERE child_id = ?').pluck();
     const now = rules.get(id) as number;
     db.prepare(`UPDATE snapshots SET rules = ?, body = '{}' WHERE child_id = ?`).run(now - 1, id);
     db.close();
     await world.restart();
-    expect(await standing(id, 'touch-5')).toBe('started');
+    expect(await status(id, 'touch-5')).toBe('started');
   });
 });
 

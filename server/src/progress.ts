@@ -1,4 +1,4 @@
-import { type ChildState, type Fact, RULES_VERSION, foldAll, foldMore } from '@gumo/core/evidence';
+import { type ChildState, type Fact, RULES_VERSION, replay, applyFacts } from '@gumo/core/evidence';
 import type { Child, Policy } from '@gumo/core/vocabulary';
 import type { Store } from './database/store.js';
 
@@ -6,7 +6,7 @@ import type { Store } from './database/store.js';
 export interface Progress {
   /** Everything concluded about a child from all facts that have arrived. */
   of(child: Child): ChildState;
-  /** As it stood at the end of a day, or as another policy would have it. */
+  /** As it was at the end of a day, or as another policy would have it. */
   asIf(child: Child, other: { day?: string; policy?: Policy }): ChildState;
   /** Holds nothing of a child any more. */
   drop(childId: string): void;
@@ -19,10 +19,10 @@ export function dayOf(fact: Fact): string | null {
   switch (fact.kind) {
     case 'observation':
       return fact.observation.day;
-    case 'word':
-      return fact.word.day;
-    case 'pegs':
-      return fact.pegs.day;
+    case 'override':
+      return fact.override.day;
+    case 'placement':
+      return fact.placement.day;
     case 'voiding':
       return null;
   }
@@ -55,7 +55,7 @@ export function progressIn(store: Store): Progress {
         yield fact;
       }
     };
-    const state = foldAll(child.id, child.policy, facts());
+    const state = replay(child.id, child.policy, facts());
     return { state, upto };
   }
 
@@ -67,7 +67,7 @@ export function progressIn(store: Store): Progress {
         yield fact;
       }
     };
-    const next = foldMore(known.state, facts());
+    const next = applyFacts(known.state, facts());
     return 'state' in next ? { state: next.state, upto } : rebuild(child);
   }
 
@@ -81,7 +81,7 @@ export function progressIn(store: Store): Progress {
   return {
     drop: (childId) => void held.delete(childId),
     dropAll: () => held.clear(),
-    asIf: (child, { day, policy = child.policy }) => foldAll(child.id, policy, upTo(child.id, day)),
+    asIf: (child, { day, policy = child.policy }) => replay(child.id, policy, upTo(child.id, day)),
     of(child) {
       const known = load(child);
       const usable = known !== undefined && known.state.policy === child.policy;

@@ -24,7 +24,7 @@ describe('copies of the records', () => {
   });
   afterEach(() => world.close());
 
-  it('are made on request and taken back whole; what was there before is kept as well', async () => {
+  it('are made on request and restored whole; what was there before is kept as well', async () => {
     const made = await world.ask('POST', '/records/backups');
     expect(made.status).toBe(201);
     const { name } = made.body as { name: string };

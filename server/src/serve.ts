@@ -9,7 +9,7 @@ import type { Express } from 'express';
 import { type Logger, pino } from 'pino';
 import { openAccess } from './access/access.js';
 import { carryAudit } from './access/audit.js';
-import { cameBy } from './access/door.js';
+import { markListener } from './access/listener.js';
 import { PATIENCE, type Patience, makeNetwork } from './access/network.js';
 import { createApp } from './app.js';
 import { makeChanges } from './changes.js';
@@ -21,7 +21,7 @@ import { copyDatabase } from './keeping/copying.js';
 import { makeCounting } from './keeping/counting.js';
 import { type FolderLock, FolderTaken, lockFolder } from './keeping/folder-lock.js';
 import { isIn, rewriteWithout } from './keeping/forgetting.js';
-import { shred, sweep, takePlace } from './keeping/take-place.js';
+import { shred, sweep, replaceDatabase } from './keeping/replace-database.js';
 import { makePlanner } from './planning/planner.js';
 import type { RecordsNote } from './routes/context.js';
 import { makePrinter } from './sheets/printer.js';
@@ -97,8 +97,8 @@ function lockFor(databasePath: string): FolderLock {
     if (error instanceof FolderTaken) {
       const where = error.port === null ? '' : ` at http://localhost:${error.port}`;
       throw new CannotStart(
-        `Gumo runs already${where} with the records in ${folder}. Nothing was changed. ` +
-          'Go on there, stop it first, or keep other records with GUMO_DATA.',
+        `Gumo is already running${where} with the records in ${folder}. Nothing was changed. ` +
+          'Continue there, stop it first, or keep other records with GUMO_DATA.',
       );
     }
     if (isRefusal(error)) {
@@ -129,7 +129,7 @@ async function serveLocked(options: ServeOptions, lock: FolderLock): Promise<Run
   access.devices.onRemoved((id) => changes.drop(id));
   const patience = options.patience ?? PATIENCE;
   const dispatch = (door: Door, request: IncomingMessage, response: ServerResponse): void => {
-    cameBy(request, door);
+    markListener(request, door);
     turnstile.pass(request, response, () => void current.app(request, response));
   };
   const network = makeNetwork(
@@ -177,11 +177,11 @@ async function serveLocked(options: ServeOptions, lock: FolderLock): Promise<Run
     planner.current()?.cancel();
     let old: string | null;
     try {
-      old = takePlace(current.db, candidate, databasePath, forgets);
+      old = replaceDatabase(current.db, candidate, databasePath, forgets);
     } finally {
       current = open(true);
     }
-    for (const what of ['children', 'household', 'things', 'plan', 'prints'] as const) {
+    for (const what of ['children', 'household', 'materials', 'plan', 'prints'] as const) {
       changes.tell({ what, childIds: [], day: null });
     }
     return old;
@@ -211,7 +211,7 @@ async function serveLocked(options: ServeOptions, lock: FolderLock): Promise<Run
     if (existsSync(databasePath) && isIn(databasePath, childId)) {
       const candidate = `${databasePath}.${randomUUID()}.restoring`;
       await copyDatabase({ from: databasePath, to: candidate, without: childId });
-      const old = takePlace(openDatabase(databasePath).db, candidate, databasePath, true);
+      const old = replaceDatabase(openDatabase(databasePath).db, candidate, databasePath, true);
       if (old !== null) await shred(old);
     }
     const left = copies ? await rewriteWithout(backups, childId) : [];
@@ -233,7 +233,7 @@ async function serveLocked(options: ServeOptions, lock: FolderLock): Promise<Run
       const isGumo = await isGumoAt(options.port);
       throw new CannotStart(
         isGumo
-          ? `Gumo runs already at http://localhost:${options.port}, with other records. Go on there, or take another port: PORT=${options.port + 1} npm start`
+          ? `Gumo is already running at http://localhost:${options.port}, with other records. Continue there, or take another port: PORT=${options.port + 1} npm start`
           : `Port ${options.port} is taken by another program. Choose another one: PORT=${options.port + 1} npm start`,
       );
     }

@@ -1,8 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
-import { THING_COLUMNS, TRY_COLUMNS } from '@gumo/core/exchange';
+import { MATERIAL_COLUMNS, TRY_COLUMNS } from '@gumo/core/exchange';
 import { SKILLS } from '@gumo/core/skills';
-import type { Child, Observation, Thing } from '@gumo/core/vocabulary';
+import type { Child, Observation, Material } from '@gumo/core/vocabulary';
 import { Ajv } from 'ajv';
 import formats from 'ajv-formats';
 import Papa from 'papaparse';
@@ -134,15 +134,16 @@ describe('tries as a table', () => {
   });
 });
 
-describe('the cupboard as a table', () => {
+describe('the household as a table', () => {
   it('goes out and comes back, changes what changed, and refuses what is wrong', async () => {
     const world = await openWorld(DEMO);
     try {
-      const text = await get(world, 'cupboard.csv');
+      const text = await get(world, 'materials.csv');
       const send = async (table: string, dry = false): Promise<Said> =>
-        (await world.ask('POST', '/records/cupboard', { text: table, dry })).body;
-      const things = async (): Promise<Thing[]> => (await world.ask('GET', '/things')).body;
-      const before = await things();
+        (await world.ask('POST', '/records/materials', { text: table, dry })).body;
+      const materials = async (): Promise<Material[]> =>
+        (await world.ask('GET', '/materials')).body;
+      const before = await materials();
       const same = await send(text);
       expect([same.added, same.changed, same.known, same.refused]).toEqual([
         0,
@@ -160,13 +161,13 @@ describe('the cupboard as a table', () => {
           { name: 'wrong', use: 'nothing', count: '4' },
           { name: 'also wrong', use: 'counter', count: '4', shape: 'round 9' },
         ],
-        { columns: [...THING_COLUMNS] },
+        { columns: [...MATERIAL_COLUMNS] },
       );
       const dry = await send(next, true);
       expect([dry.added, dry.changed, dry.refused]).toEqual([1, 1, 2]);
-      expect(await things()).toEqual(before);
+      expect(await materials()).toEqual(before);
       await send(next);
-      const after = await things();
+      const after = await materials();
       expect(after.length).toBe(before.length + 1);
       expect(after.find((one) => one.name === rows[0]!['name'])!.count).toBe(7);
       expect(after.find((one) => one.name === 'cork mats')!.shape).toEqual({

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { foldAll } from '@gumo/core/evidence';
+import { replay } from '@gumo/core/evidence';
 import type { Child, PlanEntry } from '@gumo/core/vocabulary';
 import { Ajv } from 'ajv';
 import formats from 'ajv-formats';
@@ -58,7 +58,7 @@ describe('ten years of one household', () => {
       const facts = [...store.facts.after(one.id, 0)].map(({ fact }) => fact);
       const kept = store.snapshots.find(one.id)!;
       expect(JSON.parse(kept.body)).toEqual(
-        JSON.parse(JSON.stringify(foldAll(one.id, one.policy, facts))),
+        JSON.parse(JSON.stringify(replay(one.id, one.policy, facts))),
       );
     }
     db.close();

@@ -27,7 +27,9 @@ describe('a day that runs, over HTTP', () => {
     const later = await entriesOf();
     expect(later.some((one) => one.id === kept.id)).toBeTrue();
     const fresh = later.filter((one) => one.state === 'planned' && one.id !== kept.id);
-    expect(fresh.every((one) => one.takers.every((t) => t.childId === week.juno.id))).toBeTrue();
+    expect(
+      fresh.every((one) => one.participants.every((t) => t.childId === week.juno.id)),
+    ).toBeTrue();
     expect(fresh.some((one) => one.momentId === 'arriving')).toBeFalse();
 
     const few = await week.ask('GET', `/days/${today}/now?now=10:45&minutes=5`);
@@ -50,7 +52,7 @@ describe('a day that runs, over HTTP', () => {
       day: '2026-03-09',
       momentId: 'arriving',
       activityId: 'stairs',
-      takers: [{ childId: week.juno.id, top: 5 }],
+      participants: [{ childId: week.juno.id, rangeMax: 5 }],
       minutes: 5,
       with: '',
     };

@@ -1,12 +1,12 @@
 import { randomUUID } from 'node:crypto';
-import type { Child, ChildNote, DaySheet, Sitting } from '@gumo/core/vocabulary';
-import { TODAY, type World, aChild, aSitting, aTry, openWorld } from './testing/world.js';
+import type { Child, ChildNote, DaySheet, Session } from '@gumo/core/vocabulary';
+import { TODAY, type World, aChild, aSession, aTry, openWorld } from './testing/world.js';
 
 interface ProblemBody {
   readonly errors: { field: string; message: string }[];
 }
 interface Seen {
-  readonly sittings: Sitting[];
+  readonly sessions: Session[];
   readonly skills: { childId: string; skillId: string; outcomes: string[] }[];
   readonly notes: ChildNote[];
   readonly notSeen: string[];
@@ -37,9 +37,9 @@ describe('what comes from the tray, over HTTP', () => {
     (await world.ask('GET', `/children/${child.id}/notes`)).body;
 
   describe('the last time', () => {
-    const played = (sittingId: string, outcome: 'own' | 'not-yet' | 'not-now') =>
+    const played = (sessionId: string, outcome: 'own' | 'not-yet' | 'not-now') =>
       aTry(wren.id, {
-        sittingId,
+        sessionId,
         outcome,
         round: { kind: 'count-out', part: 0, lap: 0, key: 'took-3', cameUp: [3], lay: [3] },
         counts: [{ skillId: 'touch-5', itemId: 'n3' }],
@@ -53,11 +53,11 @@ describe('what comes from the tray, over HTTP', () => {
 
     it('is told of the last session in the same activity in which something was asked', async () => {
       expect(await lastTime('handfuls')).toBeNull();
-      const sitting = aSitting(wren.id);
-      expect((await world.ask('PUT', `/sittings/${sitting.id}`, sitting)).status).toBeLessThan(300);
-      const hard = played(sitting.id, 'not-yet');
+      const session = aSession(wren.id);
+      expect((await world.ask('PUT', `/sessions/${session.id}`, session)).status).toBeLessThan(300);
+      const hard = played(session.id, 'not-yet');
       await world.ask('POST', '/observations', {
-        observations: [played(sitting.id, 'own'), hard],
+        observations: [played(session.id, 'own'), hard],
       });
       expect(await lastTime('handfuls')).toMatch(/^Last time this one was hard: give 3/);
       expect(await lastTime('two-plates')).toBeNull();
@@ -68,10 +68,10 @@ describe('what comes from the tray, over HTTP', () => {
 
     it('leaves out what was played beside it with the same things', async () => {
       const activityId = 'tidy-count';
-      const sitting = aSitting(wren.id, { activityId });
-      await world.ask('PUT', `/sittings/${sitting.id}`, sitting);
-      const beside = { ...played(sitting.id, 'not-yet'), activityId: 'layouts' };
-      const own = { ...played(sitting.id, 'own'), activityId };
+      const session = aSession(wren.id, { activityId });
+      await world.ask('PUT', `/sessions/${session.id}`, session);
+      const beside = { ...played(session.id, 'not-yet'), activityId: 'layouts' };
+      const own = { ...played(session.id, 'own'), activityId };
       await world.ask('POST', '/observations', { observations: [beside, own] });
       expect(await lastTime(activityId)).toMatch(/every one on your own/);
     });
@@ -87,10 +87,10 @@ describe('what comes from the tray, over HTTP', () => {
 
   describe('a turn that the adult took', () => {
     it('is kept, and told neither of the child nor of the day', async () => {
-      const sitting = aSitting(finn.id, { startedAt: `${TODAY}T12:00:00.000Z` });
-      await world.ask('PUT', `/sittings/${sitting.id}`, sitting);
+      const session = aSession(finn.id, { startedAt: `${TODAY}T12:00:00.000Z` });
+      await world.ask('PUT', `/sessions/${session.id}`, session);
       const mine = aTry(finn.id, {
-        sittingId: sitting.id,
+        sessionId: session.id,
         skillId: 'estimate-20',
         itemId: 'n6',
         outcome: 'not-now',
@@ -98,7 +98,7 @@ describe('what comes from the tray, over HTTP', () => {
         record: { kind: 'range', low: 3, high: 9, actual: 6 },
       });
       await world.ask('POST', '/observations', { observations: [mine] });
-      const kept = await world.ask('GET', `/sittings/${sitting.id}`);
+      const kept = await world.ask('GET', `/sessions/${session.id}`);
       const { observations }: { observations: unknown[] } = kept.body;
       expect(observations.length).toBe(1);
       const seen: Seen = (await world.ask('GET', `/days/${TODAY}/seen`)).body;
@@ -149,34 +149,38 @@ describe('what comes from the tray, over HTTP', () => {
 
   describe('a range that moves', () => {
     it('is kept with the ranges before it; said twice it moves once', async () => {
-      const sitting = aSitting(wren.id);
-      await world.ask('PUT', `/sittings/${sitting.id}`, sitting);
+      const session = aSession(wren.id);
+      await world.ask('PUT', `/sessions/${session.id}`, session);
       const move = (top: number, childId = wren.id) =>
-        world.ask('POST', `/sittings/${sitting.id}/range`, { childId, top });
+        world.ask('POST', `/sessions/${session.id}/range`, { childId, rangeMax: top });
       for (const top of [10, 10, 5]) expect((await move(top)).status).toBe(200);
-      const { body } = await world.ask('GET', `/sittings/${sitting.id}`);
-      const { takers } = (body as { sitting: Sitting }).sitting;
-      expect(takers).toEqual([{ childId: wren.id, top: 5, earlier: [5, 10] }]);
+      const { body } = await world.ask('GET', `/sessions/${session.id}`);
+      const { participants } = (body as { session: Session }).session;
+      expect(participants).toEqual([{ childId: wren.id, rangeMax: 5, earlier: [5, 10] }]);
 
       const stranger = await move(5, finn.id);
       expect(stranger.status).toBe(422);
       expect((stranger.body as ProblemBody).errors[0]!.field).toBe('childId');
       expect(
-        (await world.ask('POST', `/sittings/${randomUUID()}/range`, { childId: wren.id, top: 5 }))
-          .status,
+        (
+          await world.ask('POST', `/sessions/${randomUUID()}/range`, {
+            childId: wren.id,
+            rangeMax: 5,
+          })
+        ).status,
       ).toBe(404);
-      await world.ask('POST', `/sittings/${sitting.id}/end`, {
-        endedAt: sitting.startedAt,
+      await world.ask('POST', `/sessions/${session.id}/end`, {
+        endedAt: session.startedAt,
         mood: null,
       });
     });
   });
 
   describe('minutes at the table', () => {
-    const sat = async (day: string, mood: Sitting['mood'], activityId = 'build-frame') => {
-      const sitting = aSitting(finn.id, { day, startedAt: `${day}T09:00:00.000Z`, activityId });
-      await world.ask('PUT', `/sittings/${sitting.id}`, sitting);
-      await world.ask('POST', `/sittings/${sitting.id}/end`, {
+    const sat = async (day: string, mood: Session['mood'], activityId = 'build-frame') => {
+      const session = aSession(finn.id, { day, startedAt: `${day}T09:00:00.000Z`, activityId });
+      await world.ask('PUT', `/sessions/${session.id}`, session);
+      await world.ask('POST', `/sessions/${session.id}/end`, {
         endedAt: `${day}T09:05:00.000Z`,
         mood,
       });
@@ -184,7 +188,7 @@ describe('what comes from the tray, over HTTP', () => {
     const pace = async (): Promise<{ minutes: number; reason: string; restOn: string | null }> =>
       (await world.ask('GET', `/children/${finn.id}/pace`)).body;
 
-    it('follow the sittings at the table, in the order of their days, and no others', async () => {
+    it('follow the sessions at the table, in the order of their days, and no others', async () => {
       expect((await pace()).minutes).toBe(3);
       await sat('2026-03-04', 'calm');
       await sat('2026-03-02', 'great');
@@ -208,7 +212,7 @@ describe('what comes from the tray, over HTTP', () => {
     const seen = async (): Promise<Seen> => (await world.ask('GET', `/days/${DAY}/seen`)).body;
     const on = { day: DAY, at: `${DAY}T09:00:00.000Z` };
 
-    it('tells what was noted by child and skill, what was taken back left out, and who was not seen', async () => {
+    it('tells what was noted by child and skill, what was undone left out, and who was not seen', async () => {
       expect((await seen()).notSeen).toEqual(jasmine.arrayWithExactContents([wren.id, finn.id]));
       const tries = [
         aTry(wren.id, { ...on, skillId: 'give-3', itemId: 'n2' }),

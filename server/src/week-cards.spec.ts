@@ -1,11 +1,11 @@
 import { randomUUID } from 'node:crypto';
-import type { Household, PlanEntry, PlanEntryDraft, Thing } from '@gumo/core/vocabulary';
+import type { Household, PlanEntry, PlanEntryDraft, Material } from '@gumo/core/vocabulary';
 import ICAL from 'ical.js';
 import Papa from 'papaparse';
 import { DAYS, MONDAY, type ProblemBody, WeekWorld, problemOf } from './testing/week-world.js';
 import { type Answer, aChild } from './testing/world.js';
 
-const smallDiscs = (): Thing => ({
+const smallDiscs = (): Material => ({
   id: randomUUID(),
   name: 'small discs',
   use: 'counter',
@@ -39,7 +39,7 @@ describe('the cards of a week over HTTP', () => {
         instead: string;
       };
       expect(why.children.map((one) => one.childId).sort()).toEqual(
-        entry.takers.map((one) => one.childId).sort(),
+        entry.participants.map((one) => one.childId).sort(),
       );
       expect(why.children.every((one) => one.sentence.endsWith('.'))).toBeTrue();
       expect(why.broken).toEqual([]);
@@ -57,13 +57,13 @@ describe('the cards of a week over HTTP', () => {
   });
 
   it('moves a card: a limit is passed and named, a caution is not', async () => {
-    await week.ask('POST', '/things', smallDiscs());
+    await week.ask('POST', '/materials', smallDiscs());
     const draft = {
       id: randomUUID(),
       day: DAYS[0],
       momentId: 'table',
       activityId: 'layouts',
-      takers: [{ childId: week.juno.id, top: 5 }],
+      participants: [{ childId: week.juno.id, rangeMax: 5 }],
       minutes: 5,
       with: '',
     };
@@ -94,22 +94,22 @@ describe('the cards of a week over HTTP', () => {
   });
 
   it('takes no card by hand that a caution forbids, from wherever it comes', async () => {
-    await week.ask('POST', '/things', smallDiscs());
+    await week.ask('POST', '/materials', smallDiscs());
     const pip = (await week.ask('POST', '/children', aChild({ birthDate: '2024-01-01' }))).body;
     const { id: pipId } = pip as { id: string };
-    const draft = (takers: string[], momentId = 'table'): PlanEntryDraft => ({
+    const draft = (participants: string[], momentId = 'table'): PlanEntryDraft => ({
       id: randomUUID(),
       day: DAYS[0]!,
       momentId,
       activityId: 'two-plates',
-      takers: takers.map((childId) => ({ childId, top: 5 })),
+      participants: participants.map((childId) => ({ childId, rangeMax: 5 })),
       minutes: 5,
       with: '',
     });
     const refused = async (answer: Promise<Answer>): Promise<void> => {
       const { status, body } = await answer;
       expect(status).toBe(422);
-      expect((body as ProblemBody).errors[0]!.field).toBe('takers');
+      expect((body as ProblemBody).errors[0]!.field).toBe('participants');
       expect((body as ProblemBody).title).toMatch(/small parts/);
     };
     await refused(week.ask('POST', '/plan', draft([week.juno.id, pipId])));
@@ -120,8 +120,8 @@ describe('the cards of a week over HTTP', () => {
     // What was done is a record, and stays as it was.
     const done = { ...alone, momentId: 'floor', state: 'done' };
     expect((await week.ask('PUT', `/plan/${alone.id}`, done)).status).toBe(200);
-    // With larger things in the cupboard nothing is in the way.
-    await week.ask('POST', '/things', {
+    // With larger things among the materials nothing is in the way.
+    await week.ask('POST', '/materials', {
       ...smallDiscs(),
       shape: { kind: 'block', lengthMm: 50, widthMm: 50, heightMm: 50 },
     });
@@ -144,7 +144,9 @@ describe('the cards of a week over HTTP', () => {
     expect(copied).toBe(after.length);
     expect(copied).toBeGreaterThan(entries.length / 2);
     const monday = after.filter((one) => one.day === '2026-03-23');
-    expect(monday.every((one) => one.takers.every((t) => t.childId === week.wren.id))).toBeTrue();
+    expect(
+      monday.every((one) => one.participants.every((t) => t.childId === week.wren.id)),
+    ).toBeTrue();
     const empty = await week.ask('POST', '/weeks/2026-06-01/copy', {});
     expect(empty.status).toBe(422);
   });

@@ -6,7 +6,7 @@ import { paceOf } from './pace.js';
 import { Problem } from './problems.js';
 import { dayOf } from './progress.js';
 import type { Context } from './routes/context.js';
-import { hadLately } from './routes/cupboard.js';
+import { hadLately } from './routes/materials.js';
 
 const DAYS = 7;
 /** How far back it matters when an activity was used. */
@@ -41,12 +41,12 @@ export function weekOf(
         since: firstDayOf(store, child.id),
       })),
     activities: [...LIBRARY, ...store.activities.all().filter((one) => !one.archived)],
-    things: store.things.all(),
+    materials: store.materials.all(),
     away: new Map(days.map((day) => [day, store.days.find(day).away])),
     entries: days.flatMap((day) => store.plan.ofDay(day)),
     had: hadLately(store, from),
     lately: [
-      ...store.sittings.between(addDays(from, -LATELY_DAYS), addDays(from, -1)),
+      ...store.sessions.between(addDays(from, -LATELY_DAYS), addDays(from, -1)),
       // What is planned before the week and still to come.
       ...before.flatMap((day) => store.plan.ofDay(day)).filter(({ state }) => state === 'planned'),
     ],

@@ -40,10 +40,10 @@ describe('the week over HTTP', () => {
     expect((await week.plan()).state).toBe('kept');
     const after = await week.board();
     const kept = after.entries.find((one) => one.id === first.id)!;
-    expect([kept.day, kept.momentId, kept.takers]).toEqual([
+    expect([kept.day, kept.momentId, kept.participants]).toEqual([
       first.day,
       first.momentId,
-      first.takers,
+      first.participants,
     ]);
     expect(after.sheet.worth?.pinned).toEqual([first.id]);
     // What is pinned stands once, and the week is worth what it was planned for.
@@ -72,7 +72,7 @@ describe('the week over HTTP', () => {
     const onTuesday = entries.filter((one) => one.day === DAYS[1]);
     expect(onTuesday.length).toBeGreaterThan(0);
     expect(
-      onTuesday.every((one) => one.takers.every((t) => t.childId === week.wren.id)),
+      onTuesday.every((one) => one.participants.every((t) => t.childId === week.wren.id)),
     ).toBeTrue();
 
     const out = entries.find((one) => one.day === DAYS[2])!;
@@ -85,13 +85,13 @@ describe('the week over HTTP', () => {
   it('names what stands in the way of a plan, and stays usable', async () => {
     await week.plan();
     const { entries } = await week.board();
-    const card = entries.find((one) => one.takers.length === 2) ?? entries[0]!;
+    const card = entries.find((one) => one.participants.length === 2) ?? entries[0]!;
     const pinned = (await week.pin(card)).body as PlanEntry;
     await week.putSheet((sheet) => ({ ...sheet, closed: [card.day], banned: [card.activityId] }));
     const refused = await week.begin();
     expect(refused.status).toBe(422);
     const said = problemOf(refused).errors.map((one) => one.message);
-    expect(said.some((one) => one.includes('taken out of this week'))).toBeTrue();
+    expect(said.some((one) => one.includes('left out of this week'))).toBeTrue();
     expect(said.some((one) => one.includes('is closed or over'))).toBeTrue();
     expect(problemOf(refused).errors.every((one) => one.field === 'plan')).toBeTrue();
     expect((await week.board()).entries.length).toBe(entries.length);
@@ -129,8 +129,8 @@ describe('the week over HTTP', () => {
     expect((await week.board('2026-03-02')).days.every((day) => !day.open)).toBeTrue();
   });
 
-  it('plans with an empty cupboard, and keeps the first plan where no more is asked for', async () => {
-    expect((await week.board()).notes[0]).toMatch(/^The cupboard is empty/);
+  it('plans with no materials yet, and keeps the first plan where no more is asked for', async () => {
+    expect((await week.board()).notes[0]).toMatch(/^No materials are listed/);
     const last = await week.plan({ steps: 0 });
     expect(last.state).toBe('kept');
     expect((await week.board()).entries.length).toBe(last.entries.length);

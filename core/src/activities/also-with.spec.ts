@@ -2,19 +2,19 @@ import { emptyState } from '../evidence/index.js';
 import { SKILLS } from '../skills/index.js';
 import { creditsOf } from '../rounds/index.js';
 import { knowing } from '../rounds/testing.js';
-import { frontierOf } from '../evidence/index.js';
+import { readySkills } from '../evidence/index.js';
 import { aChild } from '../vocabulary/testing.js';
 import { alsoWith } from './also-with.js';
 import { LIBRARY, findActivity } from './library.js';
 
 const TODAY = '2026-03-10';
-const state = emptyState('c', 'middle');
+const state = emptyState('c', 'balanced');
 const toFive = knowing(SKILLS.filter(({ to }) => to > 0 && to <= 5).map(({ id }) => id));
 const uses = (id: string): string[] => findActivity(id)!.needs.map(({ use }) => use);
 
 describe('what else with what lies here', () => {
   it('needs nothing that is not out, is short, and serves a next step of a child', () => {
-    const wanted = frontierOf(state, TODAY).map(({ skillId }) => skillId);
+    const wanted = readySkills(state, TODAY).map(({ skillId }) => skillId);
     for (const played of LIBRARY) {
       const found = alsoWith(
         played,

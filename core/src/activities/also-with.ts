@@ -1,4 +1,4 @@
-import { type ChildState, type Wanted, frontierOf } from '../evidence/index.js';
+import { type ChildState, type Candidate, readySkills } from '../evidence/index.js';
 import { creditsOf } from '../rounds/index.js';
 import { type Activity, type Child, type Day, ageOn, speaksOf } from '../vocabulary/index.js';
 import { topFor } from './ranges.js';
@@ -27,13 +27,13 @@ const PRINTED: readonly string[] = [
 ];
 
 /** The things of an activity, by use; what is printed by its name, too. */
-const thingsOf = ({ needs }: Activity): Set<string> =>
+const materialsOf = ({ needs }: Activity): Set<string> =>
   new Set(needs.map(({ use, words }) => (PRINTED.includes(use) ? `${use}: ${words}` : use)));
 
 /** True where all that a game needs is out already, and it needs some of it. */
 function liesThere(game: Activity, out: ReadonlySet<string>): boolean {
-  const things = [...thingsOf(game)];
-  return things.length > 0 && things.every((one) => out.has(one));
+  const materials = [...materialsOf(game)];
+  return materials.length > 0 && materials.every((one) => out.has(one));
 }
 
 /** The age of a child in years, with its fraction. */
@@ -44,7 +44,7 @@ const yearsOf = (child: Child, today: Day): number => {
 
 /**
  * Up to two short games for the things of an activity that was just played, those that serve most
- * of the children's next steps first; none that serves no one.
+ * of the children's next steps first; none that is used for no one.
  * @param all the activities to choose from
  */
 export function alsoWith(
@@ -53,13 +53,13 @@ export function alsoWith(
   children: readonly { readonly child: Child; readonly state: ChildState }[],
   today: Day,
 ): AlsoWith[] {
-  const out = thingsOf(played);
+  const out = materialsOf(played);
   const oldEnough = (game: Activity): boolean =>
     children.every(({ child }) => yearsOf(child, today) >= game.fromAge);
-  const frontiers = children.map(({ child, state }) => frontierOf(state, today, speaksOf(child)));
+  const frontiers = children.map(({ child, state }) => readySkills(state, today, speaksOf(child)));
   const worth = (game: Activity): number => {
     const credited = creditsOf(game);
-    const served = (wanted: readonly Wanted[]): number =>
+    const served = (wanted: readonly Candidate[]): number =>
       wanted.reduce((sum, one) => sum + (credited.has(one.skillId) ? one.value : 0), 0);
     return frontiers.reduce((sum, wanted) => sum + served(wanted), 0);
   };

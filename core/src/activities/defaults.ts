@@ -2,9 +2,9 @@ import { type Activity, type Need, STEP_KINDS } from '../vocabulary/index.js';
 
 type Required = 'id' | 'title' | 'skills' | 'needs' | 'steps' | 'minutes';
 
-/** What woven-in activities have in common: nothing to prepare, nothing to clear. */
+/** What anytime activities have in common: nothing to prepare, nothing to clear. */
 const COMMON: Omit<Activity, Required | 'band' | 'fromAge'> = {
-  ways: ['led'],
+  ways: ['adult-led'],
   setUpMinutes: 0,
   clearUpMinutes: 0,
   care: '',
@@ -40,18 +40,18 @@ function step(given: string | Activity['steps'][number]): Activity['steps'][numb
 }
 
 /** An activity that happens along the way. */
-export const woven = (given: Given): Activity => ({
+export const anytime = (given: Given): Activity => ({
   ...COMMON,
-  band: 'woven',
+  band: 'anytime',
   fromAge: 2,
   ...given,
   steps: given.steps.map(step),
 });
 
 /** An activity that is laid out for planned play. */
-export const setOut = (given: Given): Activity => ({
+export const play = (given: Given): Activity => ({
   ...COMMON,
-  band: 'set-out',
+  band: 'play',
   fromAge: 2.5,
   setUpMinutes: 3,
   clearUpMinutes: 3,

@@ -6,7 +6,7 @@ import { LIBRARY, findActivity } from './library.js';
 import { activitiesFor } from './next-steps.js';
 import { evaluate, explain } from './quantity.js';
 
-/** Ids are stored with sittings and plans: none may change or go missing. */
+/** Ids are stored with sessions and plans: none may change or go missing. */
 const IDS =
   `song-count count-together stairs waiting fingers tidy-count numbers-about in-pairs snack-share
   next-number puppet-slip both-sides-spot handfuls walk-tally hop-track card-hunt turn-over

@@ -1,27 +1,27 @@
 import type { Activity } from '../vocabulary/index.js';
-import { PARTS } from './library-parts.js';
-import { SET_OUT_COUNT } from './library-set-out-count.js';
-import { SET_OUT_MEASURE } from './library-set-out-measure.js';
-import { SET_OUT_SORT } from './library-set-out-sort.js';
-import { SET_OUT } from './library-set-out.js';
-import { TABLE_GROUPS } from './library-table-groups.js';
-import { TABLE_NUMBERS } from './library-table-numbers.js';
-import { TABLE_SUMS } from './library-table-sums.js';
-import { TABLE } from './library-table.js';
-import { WOVEN_MORE } from './library-woven-more.js';
-import { WOVEN } from './library-woven.js';
+import { TABLE_PART_WHOLE } from './table-part-whole.js';
+import { PLAY_COUNTING } from './play-counting.js';
+import { PLAY_MEASURING } from './play-measuring.js';
+import { PLAY_SORTING } from './play-sorting.js';
+import { PLAY_AMOUNTS } from './play-amounts.js';
+import { TABLE_GROUPS } from './table-groups.js';
+import { TABLE_NUMERALS } from './table-numerals.js';
+import { TABLE_SUMS } from './table-sums.js';
+import { TABLE_COUNTING } from './table-counting.js';
+import { ANYTIME_MOMENTS } from './anytime-moments.js';
+import { ANYTIME_COUNTING } from './anytime-counting.js';
 
-/** The built-in activities: woven in, set out, table time. */
+/** The built-in activities: anytime, play, table time. */
 export const LIBRARY: readonly Activity[] = [
-  ...WOVEN,
-  ...WOVEN_MORE,
-  ...SET_OUT,
-  ...SET_OUT_COUNT,
-  ...SET_OUT_SORT,
-  ...SET_OUT_MEASURE,
-  ...TABLE,
-  ...PARTS,
-  ...TABLE_NUMBERS,
+  ...ANYTIME_COUNTING,
+  ...ANYTIME_MOMENTS,
+  ...PLAY_AMOUNTS,
+  ...PLAY_COUNTING,
+  ...PLAY_SORTING,
+  ...PLAY_MEASURING,
+  ...TABLE_COUNTING,
+  ...TABLE_PART_WHOLE,
+  ...TABLE_NUMERALS,
   ...TABLE_SUMS,
   ...TABLE_GROUPS,
 ];

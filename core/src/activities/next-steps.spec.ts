@@ -2,11 +2,11 @@ import {
   type ChildState,
   type Fact,
   emptyState,
-  foldAll,
+  replay,
   isKnown,
   slipWords,
   slipsOf,
-  standingOf,
+  statusOf,
 } from '../evidence/index.js';
 import { SKILLS, matchSkills, skillOf } from '../skills/index.js';
 import { addDays } from '../vocabulary/index.js';
@@ -19,7 +19,7 @@ import { creditsOf, questionForItem } from '../rounds/index.js';
 
 const DAY = '2026-03-02';
 let made = 0;
-/** Ten tries on own on each of three days. */
+/** Ten tries on their own on each of three days. */
 function secured(skillId: string): Fact[] {
   const { items } = skillOf(skillId);
   return [0, 2, 4].flatMap((gap) =>
@@ -28,7 +28,7 @@ function secured(skillId: string): Fact[] {
       observation: {
         id: `00000000-0000-4000-8000-${String(++made).padStart(12, '0')}`,
         childId: 'c',
-        sittingId: null,
+        sessionId: null,
         activityId: null,
         skillId,
         itemId: items[i % items.length]!.id,
@@ -38,7 +38,7 @@ function secured(skillId: string): Fact[] {
         triedFirst: true,
         answered: null,
         reason: null,
-        things: [],
+        materials: [],
         notedBy: '',
         note: '',
         record: { kind: 'note', words: '' },
@@ -46,18 +46,18 @@ function secured(skillId: string): Fact[] {
     })),
   );
 }
-const child = (...ids: string[]): ChildState => foldAll('c', 'middle', ids.flatMap(secured));
+const child = (...ids: string[]): ChildState => replay('c', 'balanced', ids.flatMap(secured));
 const today = addDays(DAY, 5);
 
 describe('next steps', () => {
   it('are three from three strands for a child of whom nothing is known, each at its beginning', () => {
-    const steps = nextSteps(emptyState('c', 'middle'), today);
+    const steps = nextSteps(emptyState('c', 'balanced'), today);
     expect(steps.length).toBe(3);
     expect(new Set(steps.map((one) => skillOf(one.skillId).strand)).size).toBe(3);
     for (const one of steps) {
       expect(skillOf(one.skillId).buildsOn).withContext(one.skillId).toEqual([]);
       expect(one.why).toBe('open');
-      expect(one.because).toBe('Not met yet, and all it builds on is there.');
+      expect(one.because).toBe('Not started yet, and all it builds on is there.');
     }
   });
 
@@ -65,11 +65,11 @@ describe('next steps', () => {
     const state = child('total-5', 'say-10', 'more-5', 'name-5');
     for (const { skillId } of nextSteps(state, today)) {
       const skill = skillOf(skillId);
-      expect(isKnown(standingOf(skill, state)))
+      expect(isKnown(statusOf(skill, state)))
         .withContext(skillId)
         .toBeFalse();
       for (const below of skill.buildsOn) {
-        expect(isKnown(standingOf(skillOf(below), state)))
+        expect(isKnown(statusOf(skillOf(below), state)))
           .withContext(`${below} below ${skillId}`)
           .toBeTrue();
       }

@@ -1,8 +1,8 @@
 import {
   type ChildState,
   EMPTY_LEDGER,
-  type Wanted,
-  frontierOf,
+  type Candidate,
+  readySkills,
   isResting,
   notAsked,
   slipWords,
@@ -18,7 +18,7 @@ import { topForSkill } from './ranges.js';
 export interface NextStep {
   readonly skillId: string;
   readonly title: string;
-  readonly why: Wanted['why'];
+  readonly why: Candidate['why'];
   /** A few words: a slip that recurs, what is not asked yet, when it was last seen. */
   readonly because: string;
   readonly value: number;
@@ -42,18 +42,18 @@ export function activitiesFor(skillId: string): readonly Activity[] {
 }
 
 /** What is known and is to be seen again. */
-const REVIEWS: readonly Wanted['why'][] = ['due', 'check', 'step-back'];
+const REVIEWS: readonly Candidate['why'][] = ['due', 'check', 'step-back'];
 
 /** A few words on why a skill is worth a child's time now. */
-export function because(wanted: Wanted, state: ChildState, today: Day): string {
+export function because(wanted: Candidate, state: ChildState, today: Day): string {
   const skill = skillOf(wanted.skillId);
   const ledger = state.skills[wanted.skillId]?.ledger ?? EMPTY_LEDGER;
-  const taken = state.taken[wanted.skillId];
+  const taken = state.assumed[wanted.skillId];
   if (wanted.slip !== null) return `Recently: ${slipWords(wanted.slip)}.`;
   if (wanted.why === 'check' && taken) {
     const { due } = taken.revisit;
     const when = due < today ? `overdue since ${dayInWords(due)}` : `by ${dayInWords(due)}`;
-    return `Taken as known: two on own settle it, ${when}.`;
+    return `Assumed: two on their own settle it, ${when}.`;
   }
   if (wanted.why === 'step-back') {
     const resting = openedBy(skill.id).find(({ id }) => isResting(state.skills[id]?.ledger, today));
@@ -62,21 +62,21 @@ export function because(wanted: Wanted, state: ChildState, today: Day): string {
   if (ledger.lookAgain !== null) {
     return `Unsure in the last session: look again by ${dayInWords(ledger.lookAgain)}.`;
   }
-  if (wanted.why === 'come-back' || wanted.why === 'due') {
+  if (wanted.why === 'review' || wanted.why === 'due') {
     return ledger.lastSeen
       ? `Last seen on ${dayInWords(ledger.lastSeen)}.`
       : 'Due to be seen again.';
   }
-  if (wanted.why === 'open') return 'Not met yet, and all it builds on is there.';
+  if (wanted.why === 'open') return 'Not started yet, and all it builds on is there.';
   const open = notAsked(skill, ledger);
-  const seen = `${ledger.own} of ${ledger.scored} on own`;
+  const seen = `${ledger.own} of ${ledger.scored} on their own`;
   if (open.length === 0) return `${seen}; everything was asked once.`;
   return open.length <= MOST_NAMED
     ? `${seen}; not asked yet: ${joinWords(open)}.`
     : `${seen}; ${numberWord(open.length)} not asked yet.`;
 }
 
-function stepFor(wanted: Wanted, state: ChildState, today: Day): NextStep {
+function stepFor(wanted: Candidate, state: ChildState, today: Day): NextStep {
   const skill = skillOf(wanted.skillId);
   const activity = activitiesFor(skill.id)[0];
   return {
@@ -96,8 +96,8 @@ function stepFor(wanted: Wanted, state: ChildState, today: Day): NextStep {
  * activity at hand go before those without.
  */
 export function nextSteps(state: ChildState, today: Day, speaks = true): NextStep[] {
-  const open = frontierOf(state, today, speaks).filter(({ why }) => !REVIEWS.includes(why));
-  const chosen: Wanted[] = [];
+  const open = readySkills(state, today, speaks).filter(({ why }) => !REVIEWS.includes(why));
+  const chosen: Candidate[] = [];
   const strands = new Set<string>();
   for (const withActivity of [true, false]) {
     for (const one of open) {
@@ -116,7 +116,7 @@ export function nextSteps(state: ChildState, today: Day, speaks = true): NextSte
 
 /** What is to be seen again soon: due within a week, not checked yet, or a step back from what rests. */
 export function dueSoon(state: ChildState, today: Day, speaks = true): NextStep[] {
-  return frontierOf(state, today, speaks)
-    .filter(({ why }) => why === 'come-back' || REVIEWS.includes(why))
+  return readySkills(state, today, speaks)
+    .filter(({ why }) => why === 'review' || REVIEWS.includes(why))
     .map((one) => stepFor(one, state, today));
 }

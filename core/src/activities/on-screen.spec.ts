@@ -1,4 +1,4 @@
-import { HANDLINGS } from '../handling/index.js';
+import { MANIPULATIVES } from '../handling/index.js';
 import { LIBRARY, findActivity } from './library.js';
 import { activitiesOn, onScreen } from './on-screen.js';
 
@@ -22,8 +22,8 @@ describe('an activity on the screen', () => {
   });
 
   it('names only manipulatives that there are', () => {
-    const known = new Set(HANDLINGS.map((one) => one.id));
-    const named = LIBRARY.flatMap(onScreen).filter((one) => one.place === 'table');
+    const known = new Set(MANIPULATIVES.map((one) => one.id));
+    const named = LIBRARY.flatMap(onScreen).filter((one) => one.place === 'manipulatives');
     expect(named.length).toBeGreaterThan(30);
     expect(named.filter((one) => !known.has(one.id))).toEqual([]);
   });

@@ -1,17 +1,17 @@
-import { HANDLINGS } from '../handling/index.js';
+import { MANIPULATIVES } from '../handling/index.js';
 import { roundsOf } from '../rounds/index.js';
 import type { Activity, Round, RoundKind, SceneName } from '../vocabulary/index.js';
 import { LIBRARY } from './library.js';
 
 /** Something to do an activity with on the screen: a manipulative, or a tool to measure with. */
 export interface OnScreen {
-  readonly place: 'table' | 'measure';
+  readonly place: 'manipulatives' | 'measure';
   readonly id: string;
   readonly title: string;
 }
 
 /** The manipulative that shows what a round's scene shows. */
-const THING_OF: Partial<Record<SceneName, string>> = {
+const MATERIAL_OF: Partial<Record<SceneName, string>> = {
   fingers: 'fingers',
   hands: 'fingers',
   plates: 'plates',
@@ -61,9 +61,9 @@ const TOOL_OF: Partial<Record<RoundKind, readonly [id: string, title: string]>> 
 function onScreenOf({ kind, scene }: Round): OnScreen[] {
   const tool = TOOL_OF[kind];
   if (tool) return [{ place: 'measure', id: tool[0], title: tool[1] }];
-  const id = (scene && THING_OF[scene]) ?? BY_KIND[kind];
-  const thing = HANDLINGS.find((one) => one.id === id);
-  return thing ? [{ place: 'table', id: thing.id, title: thing.title }] : [];
+  const id = (scene && MATERIAL_OF[scene]) ?? BY_KIND[kind];
+  const material = MANIPULATIVES.find((one) => one.id === id);
+  return material ? [{ place: 'manipulatives', id: material.id, title: material.title }] : [];
 }
 
 /** Where an activity can be done on the screen, in the order of its rounds. */

@@ -16,7 +16,7 @@ const SIZE = 5;
 const PIPS = 6;
 
 /** No household has more of anything; what comes out larger is a mistake, and counts as this. */
-const MOST_THINGS = 1_000_000;
+const MOST_MATERIALS = 1_000_000;
 
 /**
  * Works out a quantity as a whole number of things, rounded up, at most a million.
@@ -27,7 +27,7 @@ export function evaluate(quantity: Quantity, sizes: Sizes): number {
 }
 
 const value = (quantity: Quantity, sizes: Sizes, n: number): number =>
-  Math.min(MOST_THINGS, unbounded(quantity, sizes, n));
+  Math.min(MOST_MATERIALS, unbounded(quantity, sizes, n));
 
 function unbounded(quantity: Quantity, sizes: Sizes, n: number): number {
   if (typeof quantity === 'number') return quantity;

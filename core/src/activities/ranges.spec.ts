@@ -6,7 +6,7 @@ describe('ranges', () => {
   const handfuls = findActivity('handfuls')!;
 
   it('are given from the lowest one that is not known yet', () => {
-    const none = emptyState('c', 'middle');
+    const none = emptyState('c', 'balanced');
     expect(topsOf(handfuls)).toEqual([3, 5, 10, 20]);
     expect(topFor(handfuls, none, '2026-03-10')).toBe(3);
     expect(neighborTop([3, 5, 10, 20], 5, 1)).toBe(10);

@@ -1,9 +1,9 @@
 import {
   type ChildState,
-  type Wanted,
-  frontierOf,
+  type Candidate,
+  readySkills,
   isKnown,
-  standingOf,
+  statusOf,
 } from '../evidence/index.js';
 import { MODULES, creditsOf, roundsOf } from '../rounds/index.js';
 import { type Item, type Skill, matchSkills, skillOf } from '../skills/index.js';
@@ -78,7 +78,7 @@ const firstPart = (skill: Skill): readonly Item[] =>
 
 /**
  * The range in which one skill is given: the lowest that holds all of it. For the youngest it is
- * one to three, until one, two and three were each right on own.
+ * one to three, until one, two and three were each right on their own.
  */
 export function topForSkill(activity: Activity, skill: Skill, state: ChildState): number {
   const tops = topsOf(activity);
@@ -95,9 +95,9 @@ function topForRound(
   activity: Activity,
   skills: readonly Skill[],
   state: ChildState,
-  frontier: readonly Wanted[],
+  frontier: readonly Candidate[],
 ): number | null {
-  const open = skills.filter((skill) => !isKnown(standingOf(skill, state)));
+  const open = skills.filter((skill) => !isKnown(statusOf(skill, state)));
   if (open.length === 0) return null;
   const ids = new Set(open.map((skill) => skill.id));
   const best = frontier.find((one) => ids.has(one.skillId));
@@ -115,7 +115,7 @@ export function topFor(
   activity: Activity,
   state: ChildState,
   today: Day,
-  frontier: readonly Wanted[] = frontierOf(state, today),
+  frontier: readonly Candidate[] = readySkills(state, today),
 ): number {
   for (const skills of skillsByRound(activity)) {
     const top = topForRound(activity, skills, state, frontier);

@@ -88,7 +88,7 @@ const HELP: Readonly<Record<string, SlipHelp>> = {
   'unit-overlaps': { activityId: 'long-line', advice: 'Side by side, none on top of another.' },
   ends: { activityId: 'long-line', advice: 'A wall to start from, for both.' },
   'range-below': { activityId: 'jar-range', advice: 'Count the bottom layer first, then think.' },
-  'range-above': { activityId: 'jar-range', advice: 'Take out ten and look how much is left.' },
+  'range-above': { activityId: 'jar-range', advice: 'Take ten away, and look how much is left.' },
   'repeats-last': { activityId: 'copy-next', advice: 'Say it aloud from the beginning.' },
   'pattern-broken': {
     activityId: 'copy-next',

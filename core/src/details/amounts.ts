@@ -41,7 +41,7 @@ export function bonds(observations: readonly Observation[]): BondRow[] {
 export interface ComparedPair {
   readonly larger: number;
   readonly smaller: number;
-  readonly things: Seen;
+  readonly materials: Seen;
   readonly numerals: Seen;
 }
 
@@ -51,12 +51,12 @@ const NUMERALS = ['greater', 'sign'];
 
 /** All pairs 0 to 10 that can be asked, with what was seen of each, first to last. */
 export function comparing(observations: readonly Observation[]): ComparedPair[] {
-  const things = new Map<string, Seen>();
+  const materials = new Map<string, Seen>();
   const numerals = new Map<string, Seen>();
   for (const { record, outcome, skillId } of observations) {
     if (record.kind !== 'compare' || outcome === 'not-now' || record.asked === 'difference')
       continue;
-    const map = NUMERALS.includes(findSkill(skillId)?.family ?? '') ? numerals : things;
+    const map = NUMERALS.includes(findSkill(skillId)?.family ?? '') ? numerals : materials;
     const { left, right } = record;
     addTo(map, `${Math.max(left, right)}/${Math.min(left, right)}`, outcome);
   }
@@ -66,7 +66,7 @@ export function comparing(observations: readonly Observation[]): ComparedPair[] 
       pairs.push({
         larger,
         smaller,
-        things: things.get(`${larger}/${smaller}`) ?? NOT_SEEN,
+        materials: materials.get(`${larger}/${smaller}`) ?? NOT_SEEN,
         numerals: numerals.get(`${larger}/${smaller}`) ?? NOT_SEEN,
       });
     }

@@ -50,7 +50,7 @@ function numbersAsked(record: CaptureRecord): string | null {
     case 'range':
       return `${record.low} to ${record.high} in the jar`;
     case 'length':
-      return `${record.unit === 'cup' ? 'cups' : 'units'} of ${record.thing}`;
+      return `${record.unit === 'cup' ? 'cups' : 'units'} of ${record.material}`;
     default:
       return null;
   }

@@ -1,4 +1,4 @@
-import { emptyState, foldAll } from '../evidence/index.js';
+import { emptyState, replay } from '../evidence/index.js';
 import { skillOf, skillsOfStrand } from '../skills/index.js';
 import type { CaptureRecord, Observation, Outcome } from '../vocabulary/index.js';
 import { bonds, comparing, glancing, numerals, saying, slipsOverTime, writing } from './index.js';
@@ -14,7 +14,7 @@ const seen = (
 ): Observation => ({
   id: `00000000-0000-4000-8000-${String(++made).padStart(12, '0')}`,
   childId: CHILD,
-  sittingId: null,
+  sessionId: null,
   activityId: null,
   skillId,
   itemId,
@@ -24,15 +24,15 @@ const seen = (
   triedFirst: true,
   answered: null,
   reason: null,
-  things: [],
+  materials: [],
   notedBy: '',
   note: '',
   record,
 });
 const folded = (observations: readonly Observation[]) =>
-  foldAll(
+  replay(
     CHILD,
-    'middle',
+    'balanced',
     observations.map((observation) => ({ kind: 'observation', observation })),
   );
 const numeral = (shown: number, answer: number | null): CaptureRecord => ({
@@ -55,7 +55,7 @@ const reach = (more: Partial<Extract<CaptureRecord, { kind: 'reach' }>>): Captur
   guess: null,
   ...more,
 });
-const NOTHING = emptyState(CHILD, 'middle');
+const NOTHING = emptyState(CHILD, 'balanced');
 
 describe('the numerals in detail', () => {
   it('have a row each from 0 to 20, and say nothing where nothing was seen', () => {
@@ -189,7 +189,7 @@ describe('comparing in detail', () => {
       seen('greater-10', 'd3', pair(5, 2)),
     ];
     const found = comparing(all).find((one) => one.larger === 5 && one.smaller === 2)!;
-    expect(found.things).toEqual({ asked: 2, own: 1, last: 'not-yet' });
+    expect(found.materials).toEqual({ asked: 2, own: 1, last: 'not-yet' });
     expect(found.numerals.asked).toBe(1);
   });
 });

@@ -4,7 +4,7 @@ import { measuringOf } from './index.js';
 const seen = (day: string, record: CaptureRecord, outcome: Outcome = 'own'): Observation => ({
   id: day,
   childId: 'c1',
-  sittingId: null,
+  sessionId: null,
   activityId: null,
   skillId: 'estimate-100',
   itemId: null,
@@ -14,7 +14,7 @@ const seen = (day: string, record: CaptureRecord, outcome: Outcome = 'own'): Obs
   triedFirst: true,
   answered: null,
   reason: null,
-  things: [],
+  materials: [],
   notedBy: '',
   note: '',
   record,
@@ -27,7 +27,7 @@ const range = (low: number, high: number, actual: number): CaptureRecord => ({
 });
 const weighed = (predicted: 'lighter' | 'heavier' | null): CaptureRecord => ({
   kind: 'weigh',
-  thing: 'stone',
+  material: 'stone',
   dividingGrams: 300,
   predicted,
   predictedAgain: null,
@@ -66,7 +66,7 @@ describe('what a child measured over time', () => {
       ends: boolean | null,
     ): CaptureRecord => ({
       kind: 'length',
-      thing: 'ribbon',
+      material: 'ribbon',
       unit: 'cubes',
       predicted: null,
       measured,

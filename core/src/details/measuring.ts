@@ -20,7 +20,7 @@ export interface WeighedDay {
 
 export interface LengthSeen {
   readonly day: Day;
-  readonly thing: string;
+  readonly material: string;
   readonly unit: string;
   readonly measured: number;
   /** Gaps, overlaps, or ends that were not lined up. */
@@ -51,13 +51,13 @@ export function measuringOf(observations: readonly Observation[]): MeasuringSeen
       else known.surprises++;
       days.set(day, known);
     } else if (record.kind === 'length' && record.measured !== null) {
-      const { thing, unit, measured, gaps, overlaps, endsLinedUp } = record;
+      const { material, unit, measured, gaps, overlaps, endsLinedUp } = record;
       const slips = [
         ...(gaps ? ['gaps'] : []),
         ...(overlaps ? ['overlaps'] : []),
         ...(endsLinedUp === false ? ['ends not lined up'] : []),
       ];
-      lengths.push({ day, thing, unit, measured, slips });
+      lengths.push({ day, material, unit, measured, slips });
     }
   }
   return {

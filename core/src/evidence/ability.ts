@@ -6,7 +6,7 @@ export const GRID_STEP = 0.2;
 const LOWEST = -6;
 /** Even a secure child misses one try in twenty. */
 export const CEILING = 0.95;
-/** Share of a skill's items on own from which the child has it. */
+/** Share of a skill's items on their own from which the child has it. */
 export const MASTERY = 0.75;
 const PRIOR_MEAN = -0.5;
 /** Where all that a skill builds on came quickly, the next one starts a little higher. */
@@ -37,7 +37,7 @@ const PRIOR_QUICK = priorWith(PRIOR_MEAN_QUICK);
 export const priorAbility = (quick = false): Distribution => (quick ? PRIOR_QUICK : PRIOR);
 
 /**
- * Chance that a try on an item is right *on own* at ability `theta`: guess chance at the bottom,
+ * Chance that a try on an item is right *on their own* at ability `theta`: guess chance at the bottom,
  * 0.95 at the top, logistic in between (three-parameter item-response curve).
  */
 export function chanceOnOwn(theta: number, difficulty: number, guess: number): number {
@@ -90,12 +90,12 @@ export function expected(belief: Distribution, values: readonly number[]): numbe
   return sum;
 }
 
-/** Mean of M over the belief: the share of the skill's items expected right on own. */
+/** Mean of M over the belief: the share of the skill's items expected right on their own. */
 export function expectedMastery(skill: Skill, belief: Distribution): number {
   return expected(belief, curves(skill).mean);
 }
 
-/** The belief that the child gets at least three in four of the skill's items right on own. */
+/** The belief that the child gets at least three in four of the skill's items right on their own. */
 export function chanceOfMastery(skill: Skill, belief: Distribution): number {
   let sum = 0;
   for (let i = curves(skill).masteryFrom; i < GRID_POINTS; i++) sum += belief[i] as number;

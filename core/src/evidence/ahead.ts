@@ -8,7 +8,7 @@ import { afterGap } from './update.js';
 /** Most tries looked ahead for "what would change it". */
 const LOOK_AHEAD = 8;
 
-/** Items from least asked to most asked, those never right on own first. */
+/** Items from least asked to most asked, those never right on their own first. */
 function itemsToAsk(skill: Skill, ledger: Ledger): string[] {
   const weight = (id: string): number => {
     const tally = ledger.items[id];
@@ -41,8 +41,8 @@ export function triesToChange(
     guess: null,
     at: '',
     day,
-    sitting: 'ahead',
-    things: [],
+    session: 'ahead',
+    materials: [],
     slips: [],
     firstLook: false,
   }));

@@ -1,18 +1,18 @@
 import { GUESS_CHANCE, SKILLS, type Skill } from '../skills/index.js';
 import type { Day } from '../vocabulary/index.js';
 import { expected, itemCurve } from './ability.js';
-import { type Word, holds } from './day.js';
-import type { ChildState } from './fold.js';
+import { type OverrideState, holds } from './day.js';
+import type { ChildState } from './replay.js';
 import { EMPTY_LEDGER, type ItemTally } from './ledger.js';
-import { type ThingName, reasonFor } from './reasons.js';
+import { type MaterialName, reasonFor } from './reasons.js';
 import {
   type Mark,
-  type Standing,
+  type SkillStatus,
   asHeard,
-  computedStanding,
+  computedStatus,
   markOf,
-  standingOf,
-} from './standing.js';
+  statusOf,
+} from './status.js';
 
 export interface ItemView {
   readonly itemId: string;
@@ -25,11 +25,11 @@ export interface ItemView {
 /** What is concluded about one skill of one child, with its reason. */
 export interface SkillView {
   readonly skillId: string;
-  readonly standing: Standing;
+  readonly status: SkillStatus;
   /** What stands beside it: a review that is due, a doubt, or a rest. */
   readonly mark: Mark | null;
   /** What the evidence says where the educator's own word stands against it; null otherwise. */
-  readonly computed: Standing | null;
+  readonly computed: SkillStatus | null;
   /** A sentence that can be checked against the evidence. */
   readonly reason: string;
   /** The one thing that would change the standing; empty where nothing was seen. */
@@ -38,9 +38,9 @@ export interface SkillView {
   readonly own: number;
   readonly days: number;
   readonly lastSeen: Day | null;
-  /** When a known skill is to be looked at again, or one taken as known to be checked. */
+  /** When a known skill is to be looked at again, or one assumed to be checked. */
   readonly due: Day | null;
-  readonly word: Word | null;
+  readonly override: OverrideState | null;
   readonly items: readonly ItemView[];
 }
 
@@ -48,7 +48,7 @@ export interface SkillView {
 export interface About {
   /** False where the child answers without words. */
   readonly speaks?: boolean;
-  readonly thingName?: ThingName;
+  readonly materialName?: MaterialName;
 }
 
 /** Everything concluded about one skill. */
@@ -56,23 +56,23 @@ export function viewOf(
   skill: Skill,
   evidence: ChildState,
   today: Day,
-  { speaks = true, thingName = () => undefined }: About = {},
+  { speaks = true, materialName = () => undefined }: About = {},
 ): SkillView {
   const state = asHeard(skill, evidence, speaks);
   const ledger = state.skills[skill.id]?.ledger ?? EMPTY_LEDGER;
-  const standing = standingOf(skill, state);
-  const word = state.words[skill.id];
-  const taken = state.taken[skill.id];
+  const status = statusOf(skill, state);
+  const word = state.overrides[skill.id];
+  const taken = state.assumed[skill.id];
   const { reason, change } =
-    state !== evidence && standing === 'not-met'
+    state !== evidence && status === 'not-started'
       ? { reason: 'Not asked aloud: what builds on it is open all the same.', change: '' }
-      : reasonFor(skill, state, standing, today, thingName);
+      : reasonFor(skill, state, status, today, materialName);
   const checked = taken && taken.state !== 'undone' ? taken.revisit.due : null;
   return {
     skillId: skill.id,
-    standing,
+    status: status,
     mark: markOf(skill, state, today),
-    computed: holds(word) ? computedStanding(skill, state) : null,
+    computed: holds(word) ? computedStatus(skill, state) : null,
     reason,
     change,
     scored: ledger.scored,
@@ -80,7 +80,7 @@ export function viewOf(
     days: ledger.days,
     lastSeen: ledger.lastSeen,
     due: ledger.lookAgain ?? ledger.revisit?.due ?? checked,
-    word: holds(word) ? word : null,
+    override: holds(word) ? word : null,
     items: skill.items.map((item) => {
       const tally = ledger.items[item.id];
       return {
@@ -99,7 +99,7 @@ export function conclude(state: ChildState, today: Day, about?: About): SkillVie
   return SKILLS.map((skill) => viewOf(skill, state, today, about));
 }
 
-/** Chance that the next try on an item is right on own, as believed. */
+/** Chance that the next try on an item is right on their own, as believed. */
 export function chanceOfItem(skill: Skill, itemId: string, belief: readonly number[]): number {
   const item = skill.items.find((one) => one.id === itemId);
   if (!item) throw new RangeError(`skill ${skill.id} has no item "${itemId}"`);

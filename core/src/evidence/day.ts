@@ -2,22 +2,30 @@ import { type Skill, skillOf } from '../skills/index.js';
 import {
   type Day,
   GO_ON,
-  type OwnWord,
-  type Pegs,
+  type EducatorOverride,
+  type PlacementEstimate,
   type Policy,
   type Says,
   daysBetween,
 } from '../vocabulary/index.js';
 import { type Distribution, priorAbility } from './ability.js';
 import { type Look, type LookTry, lookResult } from './first-look.js';
-import { EMPTY_LEDGER, FURTHER_FROM, bySitting, ownShare, replaySkill } from './ledger.js';
+import { EMPTY_LEDGER, FURTHER_FROM, bySession, ownShare, replaySkill } from './ledger.js';
 import type { SkillState } from './state.js';
-import { type Taken, allBelow, checkNow, checkTaken, held, isWeak, takeAsKnown } from './taken.js';
+import {
+  type Assumption,
+  prerequisitesOf,
+  checkNow,
+  checkAssumption,
+  held,
+  isWeak,
+  assumeBelow,
+} from './assumption.js';
 import { FIRST_LOOK, type Try } from './tries.js';
 import { afterGap } from './update.js';
 
-/** The educator's own word on a skill, and how many sittings have spoken against it since. */
-export interface Word {
+/** The educator's own word on a skill, and how many sessions have spoken against it since. */
+export interface OverrideState {
   readonly id: string;
   readonly says: Says;
   readonly since: Day;
@@ -25,14 +33,14 @@ export interface Word {
 }
 
 /** What stands at the end of a day. */
-export interface Core {
+export interface EvidenceState {
   readonly skills: Readonly<Record<string, SkillState>>;
-  readonly taken: Readonly<Record<string, Taken>>;
-  readonly words: Readonly<Record<string, Word>>;
+  readonly assumed: Readonly<Record<string, Assumption>>;
+  readonly overrides: Readonly<Record<string, OverrideState>>;
   readonly look: Look | null;
 }
 
-export const EMPTY_CORE: Core = { skills: {}, taken: {}, words: {}, look: null };
+export const EMPTY_EVIDENCE: EvidenceState = { skills: {}, assumed: {}, overrides: {}, look: null };
 
 interface Stamped {
   readonly id: string;
@@ -48,25 +56,33 @@ export type Entry = Stamped &
         /** What was asked, where the record belongs to a first look. */
         readonly look: LookTry | null;
       }
-    | { readonly kind: 'word'; readonly skillId: string; readonly says: OwnWord['says'] }
-    | { readonly kind: 'pegs'; readonly pegs: Pegs['pegs']; readonly byAge: boolean }
+    | {
+        readonly kind: 'override';
+        readonly skillId: string;
+        readonly says: EducatorOverride['says'];
+      }
+    | {
+        readonly kind: 'placement';
+        readonly levels: PlacementEstimate['levels'];
+        readonly byAge: boolean;
+      }
   );
 
-/** Sittings against the educator's word until the computation speaks again. */
+/** Sessions against the educator's word until the computation speaks again. */
 const CONTRADICTED_BY = 2;
-/** A sitting speaks against "knows it" below this share on own. */
+/** A session speaks against "knows it" below this share on their own. */
 const AGAINST_SECURE_BELOW = 0.5;
 /** Skills that came within this many scored tries came quickly. */
 const QUICK_TRIES = 15;
 
 /** True while the educator's word wins over the computation. */
-export const holds = (word: Word | undefined): word is Word =>
+export const holds = (word: OverrideState | undefined): word is OverrideState =>
   word !== undefined && word.against < CONTRADICTED_BY;
 
 const contradicts = (says: Says, share: number): boolean =>
   says === 'secure' ? share < AGAINST_SECURE_BELOW : share >= FURTHER_FROM;
 
-function priorOf(skill: Skill, before: Core, day: Day): Distribution {
+function priorOf(skill: Skill, before: EvidenceState, day: Day): Distribution {
   const known = before.skills[skill.id];
   if (known) {
     const isSecure = known.ledger.verdict === 'secure';
@@ -92,18 +108,18 @@ function bySkill(entries: readonly Entry[]): Map<string, Try[]> {
   return found;
 }
 
-/** Words of the day, and what the day's later sittings say against those that stand. */
+/** Words of the day, and what the day's later sessions say against those that stand. */
 function wordsAfter(
-  before: Core,
+  before: EvidenceState,
   day: Day,
   entries: readonly Entry[],
   tries: ReadonlyMap<string, Try[]>,
-): Core['words'] {
+): EvidenceState['overrides'] {
   const said = entries.flatMap((one) =>
-    one.kind === 'word' && one.says !== GO_ON ? [{ ...one, says: one.says }] : [],
+    one.kind === 'override' && one.says !== GO_ON ? [{ ...one, says: one.says }] : [],
   );
-  if (said.length === 0 && Object.keys(before.words).length === 0) return before.words;
-  const words: Record<string, Word> = { ...before.words };
+  if (said.length === 0 && Object.keys(before.overrides).length === 0) return before.overrides;
+  const words: Record<string, OverrideState> = { ...before.overrides };
   const saidAt = new Map<string, string>();
   for (const { id, at, skillId, says } of said) {
     words[skillId] = { id, says, since: day, against: 0 };
@@ -112,9 +128,9 @@ function wordsAfter(
   for (const [skillId, word] of Object.entries(words)) {
     const from = saidAt.get(skillId) ?? '';
     let { against } = word;
-    for (const sitting of bySitting(tries.get(skillId) ?? [])) {
-      const share = ownShare(sitting);
-      if (share === null || (sitting[0] as Try).at <= from) continue;
+    for (const session of bySession(tries.get(skillId) ?? [])) {
+      const share = ownShare(session);
+      if (share === null || (session[0] as Try).at <= from) continue;
       if (contradicts(word.says, share)) against += 1;
     }
     if (against !== word.against) words[skillId] = { ...word, against };
@@ -122,11 +138,11 @@ function wordsAfter(
   return words;
 }
 
-function lookAfter(before: Core, entries: readonly Entry[]): Look | null {
+function lookAfter(before: EvidenceState, entries: readonly Entry[]): Look | null {
   let look = before.look;
   for (const entry of entries) {
-    if (entry.kind === 'pegs') {
-      look = { pegs: entry.pegs, byAge: entry.byAge, tries: look?.tries ?? [] };
+    if (entry.kind === 'placement') {
+      look = { levels: entry.levels, byAge: entry.byAge, tries: look?.tries ?? [] };
     } else if (entry.kind === 'tries' && entry.look && look) {
       look = { ...look, tries: [...look.tries, entry.look] };
     }
@@ -136,42 +152,42 @@ function lookAfter(before: Core, entries: readonly Entry[]): Look | null {
 
 interface Draft {
   skills: Record<string, SkillState>;
-  words: Core['words'];
+  words: EvidenceState['overrides'];
   look: Look | null;
 }
 
-/** What is taken as known after a day, from what became secure and from the first look. */
+/** What is assumed after a day, from what became secure and from the first look. */
 function takenAfter(
-  before: Core,
+  before: EvidenceState,
   day: Day,
   draft: Draft,
   tries: ReadonlyMap<string, Try[]>,
-): Core['taken'] {
-  let taken = before.taken;
-  const set = (id: string, one: Taken | null): void => {
+): EvidenceState['assumed'] {
+  let taken = before.assumed;
+  const set = (id: string, one: Assumption | null): void => {
     const others = Object.fromEntries(Object.entries(taken).filter(([key]) => key !== id));
     taken = one ? { ...others, [id]: one } : others;
   };
   const bringForward = (weak: string): void => {
     for (const [id, one] of Object.entries(taken)) {
-      const next = allBelow(skillOf(id)).includes(weak) ? checkNow(one, day) : one;
+      const next = prerequisitesOf(skillOf(id)).includes(weak) ? checkNow(one, day) : one;
       if (next !== one) set(id, next);
     }
   };
   for (const [id, list] of tries) {
-    const sittings = bySitting(list.filter((each) => !each.firstLook));
-    const known = before.taken[id];
+    const sessions = bySession(list.filter((each) => !each.firstLook));
+    const known = before.assumed[id];
     if (known) {
-      const next = sittings.reduce((state, sitting) => checkTaken(state, sitting, day), known);
+      const next = sessions.reduce((state, session) => checkAssumption(state, session, day), known);
       if (next !== known) set(id, next);
     }
-    if (sittings.some(isWeak)) bringForward(id);
+    if (sessions.some(isWeak)) bringForward(id);
   }
   // What a check of a skill settles, it settles for what lies below it in its strand.
   for (const [id, one] of Object.entries(taken)) {
-    if (one.state !== 'known' || before.taken[id]?.state !== 'checking') continue;
+    if (one.state !== 'known' || before.assumed[id]?.state !== 'checking') continue;
     const { strand } = skillOf(id);
-    for (const below of allBelow(skillOf(id))) {
+    for (const below of prerequisitesOf(skillOf(id))) {
       const other = taken[below];
       if (other?.state === 'checking' && skillOf(below).strand === strand) {
         set(below, held(other, day));
@@ -179,15 +195,15 @@ function takenAfter(
     }
   }
   const take = (id: string, from: string): void => {
-    if (!taken[id] && !draft.skills[id]?.ledger.firstSecure) set(id, takeAsKnown(from, day));
+    if (!taken[id] && !draft.skills[id]?.ledger.firstSecure) set(id, assumeBelow(from, day));
   };
   for (const id of tries.keys()) {
     if (draft.skills[id]?.ledger.secureSince !== day) continue;
-    for (const below of allBelow(skillOf(id))) take(below, id);
+    for (const below of prerequisitesOf(skillOf(id))) take(below, id);
   }
   for (const [id, word] of Object.entries(draft.words)) {
     if (word.since !== day || word.says !== 'secure') continue;
-    for (const below of allBelow(skillOf(id))) take(below, id);
+    for (const below of prerequisitesOf(skillOf(id))) take(below, id);
   }
   if (draft.look && draft.look !== before.look && draft.look.tries.length > 0) {
     for (const [id, one] of Object.entries(taken)) {
@@ -208,7 +224,12 @@ function takenAfter(
  * What stands after a day.
  * @param entries all of the day, by time noted, then by id
  */
-export function replayDay(before: Core, day: Day, entries: readonly Entry[], policy: Policy): Core {
+export function replayDay(
+  before: EvidenceState,
+  day: Day,
+  entries: readonly Entry[],
+  policy: Policy,
+): EvidenceState {
   const tries = bySkill(entries);
   const skills: Record<string, SkillState> = { ...before.skills };
   for (const [id, list] of tries) {
@@ -217,12 +238,13 @@ export function replayDay(before: Core, day: Day, entries: readonly Entry[], pol
     skills[id] = { day, ...replaySkill(skill, priorOf(skill, before, day), ledger, list, policy) };
   }
   for (const entry of entries) {
-    const known = entry.kind === 'word' && entry.says === GO_ON ? skills[entry.skillId] : undefined;
-    if (entry.kind !== 'word' || !known) continue;
+    const known =
+      entry.kind === 'override' && entry.says === GO_ON ? skills[entry.skillId] : undefined;
+    if (entry.kind !== 'override' || !known) continue;
     skills[entry.skillId] = { ...known, ledger: { ...known.ledger, restUntil: null } };
   }
   const words = wordsAfter(before, day, entries, tries);
   const look = lookAfter(before, entries);
   const taken = takenAfter(before, day, { skills, words, look }, tries);
-  return { skills, taken, words, look };
+  return { skills, assumed: taken, overrides: words, look };
 }

@@ -1,6 +1,6 @@
 import { SKILLS, STRANDS, skillOf } from '../skills/index.js';
-import type { Pegs } from '../vocabulary/index.js';
-import { type Look, type LookTry, lookResult, nextLook, pegsByAge } from './first-look.js';
+import type { PlacementEstimate } from '../vocabulary/index.js';
+import { type Look, type LookTry, lookResult, nextLook, levelsByAge } from './first-look.js';
 import { type PlaceTry, atLeast, outlook, places } from './place-model.js';
 
 /**
@@ -10,8 +10,8 @@ import { type PlaceTry, atLeast, outlook, places } from './place-model.js';
 describe('places of a first look', () => {
   const four = [0.05, 0.05, 0.05, 0.05];
   const strands = [
-    { guesses: four, peg: 2 },
-    { guesses: four, peg: 3 },
+    { guesses: four, level: 2 },
+    { guesses: four, level: 3 },
   ];
   const after = (tries: readonly PlaceTry[]) => places(strands, [tries, []], false);
   const close = (found: readonly number[] | undefined, wanted: readonly number[]): void => {
@@ -48,18 +48,18 @@ describe('places of a first look', () => {
 });
 
 describe('a first look', () => {
-  const at = (place: number): Pegs['pegs'] =>
-    Object.fromEntries(STRANDS.map((strand) => [strand, place])) as Pegs['pegs'];
-  const start: Look = { pegs: at(2), byAge: false, tries: [] };
+  const at = (place: number): PlacementEstimate['levels'] =>
+    Object.fromEntries(STRANDS.map((strand) => [strand, place])) as PlacementEstimate['levels'];
+  const start: Look = { levels: at(2), byAge: false, tries: [] };
 
   /** A child who has everything up to a place in each strand, and nothing beyond. */
-  function lookAt(place: number): { look: Look; sittings: LookTry[][] } {
+  function lookAt(place: number): { look: Look; sessions: LookTry[][] } {
     let look = start;
-    const sittings: LookTry[][] = [];
+    const sessions: LookTry[][] = [];
     for (let part = 0; part < 3; part++) {
-      const sitting: LookTry[] = [];
+      const session: LookTry[] = [];
       for (;;) {
-        const next = nextLook(look, sitting);
+        const next = nextLook(look, session);
         if (!next) break;
         const skill = skillOf(next.skillId);
         const index = SKILLS.filter((one) => one.strand === skill.strand).indexOf(skill);
@@ -68,21 +68,21 @@ describe('a first look', () => {
           outcome: index < place ? 'own' : 'not-yet',
           guess: 0.05,
         };
-        sitting.push(one);
+        session.push(one);
         look = { ...look, tries: [...look.tries, one] };
       }
-      sittings.push(sitting);
+      sessions.push(session);
     }
-    return { look, sittings };
+    return { look, sessions };
   }
 
-  it('asks at most fifteen a sitting and thirty in all, no skill twice running or three times', () => {
-    const { look, sittings } = lookAt(4);
-    expect(sittings.map((one) => one.length).every((n) => n <= 15)).toBeTrue();
+  it('asks at most fifteen a session and thirty in all, no skill twice running or three times', () => {
+    const { look, sessions } = lookAt(4);
+    expect(sessions.map((one) => one.length).every((n) => n <= 15)).toBeTrue();
     expect(look.tries.length).toBeGreaterThan(15);
     expect(look.tries.length).toBeLessThanOrEqual(30);
-    for (const sitting of sittings) {
-      sitting.forEach((one, i) => expect(one.skillId).not.toBe(sitting[i - 1]?.skillId as string));
+    for (const session of sessions) {
+      session.forEach((one, i) => expect(one.skillId).not.toBe(session[i - 1]?.skillId as string));
     }
     const count = (id: string): number => look.tries.filter((one) => one.skillId === id).length;
     expect(Math.max(...look.tries.map((one) => count(one.skillId)))).toBeLessThanOrEqual(2);
@@ -102,7 +102,7 @@ describe('a first look', () => {
     }
   });
 
-  it('takes nothing a child was not yet able to do, unless it was on own twice', () => {
+  it('takes nothing a child was not yet able to do, unless it was on their own twice', () => {
     const seen = lookAt(0).look;
     const missed = seen.tries.filter((one) => one.outcome === 'not-yet').map((one) => one.skillId);
     const { taken } = lookResult(seen, new Set());
@@ -111,7 +111,7 @@ describe('a first look', () => {
 
   it('can start from the age alone, more with every year', () => {
     const total = (months: number): number =>
-      Object.values(pegsByAge(months)).reduce((sum, one) => sum + one, 0);
+      Object.values(levelsByAge(months)).reduce((sum, one) => sum + one, 0);
     expect(total(20)).toBe(0);
     expect(total(48)).toBeGreaterThan(total(36));
     expect(total(240)).toBe(SKILLS.length);

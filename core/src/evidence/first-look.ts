@@ -6,7 +6,7 @@ import {
   skillOf,
   skillsOfStrand,
 } from '../skills/index.js';
-import type { Outcome, Pegs } from '../vocabulary/index.js';
+import type { Outcome, PlacementEstimate } from '../vocabulary/index.js';
 import {
   type LookStrand,
   type PlaceTry,
@@ -15,7 +15,7 @@ import {
   outlook,
   places,
 } from './place-model.js';
-import { FROM_THE_GROUND } from './taken.js';
+import { FROM_THE_GROUND } from './assumption.js';
 
 /** One try of a first look, as far as places are concerned. */
 export interface LookTry {
@@ -26,23 +26,23 @@ export interface LookTry {
 
 /** A first look at a new child: where the pegs stand, and what was tried since. */
 export interface Look {
-  readonly pegs: Pegs['pegs'];
+  readonly levels: PlacementEstimate['levels'];
   readonly byAge: boolean;
   readonly tries: readonly LookTry[];
 }
 
-/** Tries in one sitting, and in all, at most. */
-export const LOOK_SITTING = 15;
+/** Tries in one session, and in all, at most. */
+export const LOOK_SESSION = 15;
 export const LOOK_TRIES = 30;
 const MOST_A_SKILL = 2;
-/** Lowest chance of on own for the next try: first and last, after a not yet, and otherwise. */
+/** Lowest chance of on their own for the next try: first and last, after a not yet, and otherwise. */
 const FRIENDLY = 0.8;
 const AFTER_NOT_YET = 0.75;
 const USUAL = 0.7;
-/** Belief in a place that is stated, and in a skill that is taken as known. */
+/** Belief in a place that is stated, and in a skill that is assumed. */
 const PLACE_FROM = 0.6;
 const TAKEN_FROM = 0.8;
-/** Nothing is taken as known of a strand with fewer tries. */
+/** Nothing is assumed of a strand with fewer tries. */
 const STRAND_TRIES = 3;
 const MISS_COSTS = 0.25;
 const TWO_ON_OWN_ADD = 0.15;
@@ -73,7 +73,7 @@ const SEEN_BETWEEN: Record<Strand, readonly [number, number]> = {
 };
 
 /** Pegs as the age alone would set them. @param ageMonths full months lived */
-export function pegsByAge(ageMonths: number): Pegs['pegs'] {
+export function levelsByAge(ageMonths: number): PlacementEstimate['levels'] {
   return Object.fromEntries(
     STRANDS.map((strand) => {
       const [first, last] = SEEN_BETWEEN[strand];
@@ -81,13 +81,13 @@ export function pegsByAge(ageMonths: number): Pegs['pegs'] {
       const share = (ageMonths - first) / (last - first);
       return [strand, Math.min(n, Math.max(0, Math.round(share * n)))];
     }),
-  ) as Pegs['pegs'];
+  ) as PlacementEstimate['levels'];
 }
 
 function strandsOf(look: Look): LookStrand[] {
   return STRANDS.map((strand) => ({
     guesses: inStrand(strand).map((skill) => GUESS_CHANCE[skill.answers]),
-    peg: look.pegs[strand],
+    level: look.levels[strand],
   }));
 }
 
@@ -110,12 +110,12 @@ export function placesOf(look: Look): Places {
 export interface LookResult {
   /** How many skills of each strand stand as known. */
   readonly places: Readonly<Record<Strand, number>>;
-  /** Skills taken as known, each after what it builds on. */
+  /** Skills assumed, each after what it builds on. */
   readonly taken: readonly string[];
 }
 
 /**
- * Places and skills taken as known. A skill is taken when its strand was tried three times, the belief
+ * Places and skills assumed. A skill is taken when its strand was tried three times, the belief
  * that it is known, less a quarter for each miss, reaches 0.8, and all it builds on directly is known too.
  * @param known skills that are known without the first look
  */
@@ -172,14 +172,14 @@ function itemFor(skill: Skill, asked: number): string {
 /**
  * What to ask next: over all strands the skill that tells most among those the child is likely
  * enough to manage; at most two tries a skill and never the same one twice running. Null when the
- * look is done, or when the sitting is.
- * @param sitting tries of this sitting so far
+ * look is done, or when the session is.
+ * @param session tries of this session so far
  */
-export function nextLook(look: Look, sitting: readonly LookTry[]): LookPrompt | null {
-  const left = Math.min(LOOK_SITTING - sitting.length, LOOK_TRIES - look.tries.length);
+export function nextLook(look: Look, session: readonly LookTry[]): LookPrompt | null {
+  const left = Math.min(LOOK_SESSION - session.length, LOOK_TRIES - look.tries.length);
   if (left <= 0) return null;
-  const last = sitting[sitting.length - 1];
-  const friendly = sitting.length === 0 || left === 1;
+  const last = session[session.length - 1];
+  const friendly = session.length === 0 || left === 1;
   const wanted = friendly ? FRIENDLY : last?.outcome === 'not-yet' ? AFTER_NOT_YET : USUAL;
   const beliefs = placesOf(look);
   const asked = new Map<string, number>();

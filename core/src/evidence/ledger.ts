@@ -19,18 +19,18 @@ export interface Revisit {
 
 /** What has been counted and decided for one skill of one child. */
 export interface Ledger {
-  /** Tries that count as evidence, and those of them on own. */
+  /** Tries that count as evidence, and those of them on their own. */
   readonly scored: number;
   readonly own: number;
-  /** Days with such tries, and with at least one of them on own. */
+  /** Days with such tries, and with at least one of them on their own. */
   readonly days: number;
   readonly ownDays: number;
   readonly lastSeen: Day | null;
   readonly items: Readonly<Record<string, ItemTally>>;
-  readonly things: Readonly<Record<string, number>>;
+  readonly materials: Readonly<Record<string, number>>;
   /** Slips of the last ten records, newest last. */
   readonly recentSlips: readonly (readonly string[])[];
-  readonly verdict: 'open' | 'secure' | 'come-back';
+  readonly verdict: 'open' | 'secure' | 'review';
   readonly secureSince: Day | null;
   /** When the skill first became secure, and after how many scored tries. */
   readonly firstSecure: { readonly day: Day; readonly tries: number } | null;
@@ -53,8 +53,8 @@ export interface SessionTally {
 /** Belief needed for *secure*. */
 export const NEEDED: Record<Policy, number> = {
   'secure-first': 0.9,
-  middle: 0.85,
-  'follow-lead': 0.8,
+  balanced: 0.85,
+  'follow-child': 0.8,
 };
 /** From 0.5 an open skill is nearly there; a secure one below it is looked at again. */
 export const NEARLY_FROM = 0.5;
@@ -62,11 +62,11 @@ export const NEARLY_FROM = 0.5;
 export const LOOK_AGAIN_DAYS = 7;
 export const OWN_DAYS_NEEDED = 2;
 export const SCORED_NEEDED = 3;
-/** Share of a sitting on own that carries a known skill on to the next, longer step. */
+/** Share of a session on their own that carries a known skill on to the next, longer step. */
 export const FURTHER_FROM = 0.75;
 /** Fewest scored tries of a session that settle a review. */
 export const REVIEW_TRIES = 3;
-/** A step back: under this share on own over so many tries, on so many days, rests a skill. */
+/** A step back: under this share on their own over so many tries, on so many days, rests a skill. */
 const REST_BELOW = 0.3;
 const REST_TRIES = 12;
 const REST_DAYS_SEEN = 3;
@@ -82,7 +82,7 @@ export const EMPTY_LEDGER: Ledger = {
   ownDays: 0,
   lastSeen: null,
   items: {},
-  things: {},
+  materials: {},
   recentSlips: [],
   verdict: 'open',
   secureSince: null,
@@ -93,7 +93,7 @@ export const EMPTY_LEDGER: Ledger = {
   restUntil: null,
 };
 
-/** How many different items must have been right on own: three in five, rounded up. */
+/** How many different items must have been right on their own: three in five, rounded up. */
 export function itemsNeeded(skill: Skill): number {
   return Math.ceil(0.6 * skill.items.length);
 }
@@ -101,14 +101,14 @@ export function itemsNeeded(skill: Skill): number {
 /** Of them so many that are neither nothing nor all, where the skill has such. */
 const MIDDLE_ITEMS = 2;
 
-/** Items right on own at least once. */
+/** Items right on their own at least once. */
 export function itemsOnOwn(ledger: Ledger): number {
   let count = 0;
   for (const id in ledger.items) if ((ledger.items[id] as ItemTally).own > 0) count += 1;
   return count;
 }
 
-/** True where enough different items were right on own, and not only nothing and all of it. */
+/** True where enough different items were right on their own, and not only nothing and all of it. */
 export function itemsSuffice(skill: Skill, ledger: Ledger): boolean {
   if (itemsOnOwn(ledger) < itemsNeeded(skill)) return false;
   const middle = skill.items.filter((item) => !isZeroOrWhole(item, skill));
@@ -123,15 +123,15 @@ export const revisitAt = (step: number, day: Day): Revisit => ({
 
 /**
  * The next review after a session on `day`: one before it is due changes nothing; then a step further
- * where three in four were on own, the same step otherwise.
+ * where three in four were on their own, the same step otherwise.
  */
-export function revisitAfter(revisit: Revisit, day: Day, sitting: readonly Try[]): Revisit {
-  const { scored, own } = scoreOf(sitting);
+export function revisitAfter(revisit: Revisit, day: Day, session: readonly Try[]): Revisit {
+  const { scored, own } = scoreOf(session);
   if (day < revisit.due || scored < REVIEW_TRIES) return revisit;
   return revisitAt(own >= FURTHER_FROM * scored ? revisit.step + 1 : revisit.step, day);
 }
 
-/** Tries that count, and those of them on own. */
+/** Tries that count, and those of them on their own. */
 export function scoreOf(tries: readonly Try[]): { scored: number; own: number } {
   let scored = 0;
   let own = 0;
@@ -143,7 +143,7 @@ export function scoreOf(tries: readonly Try[]): { scored: number; own: number } 
   return { scored, own };
 }
 
-/** Share of scored tries on own; `null` where none counts. */
+/** Share of scored tries on their own; `null` where none counts. */
 export function ownShare(tries: readonly Try[]): number | null {
   const { scored, own } = scoreOf(tries);
   return scored === 0 ? null : own / scored;
@@ -151,7 +151,7 @@ export function ownShare(tries: readonly Try[]): number | null {
 
 type Draft = { -readonly [K in keyof Ledger]: Ledger[K] } & {
   items: Record<string, ItemTally>;
-  things: Record<string, number>;
+  materials: Record<string, number>;
   recentSlips: (readonly string[])[];
 };
 
@@ -159,13 +159,13 @@ type Draft = { -readonly [K in keyof Ledger]: Ledger[K] } & {
 const draftOf = (ledger: Ledger): Draft => ({
   ...ledger,
   items: { ...ledger.items },
-  things: { ...ledger.things },
+  materials: { ...ledger.materials },
   recentSlips: ledger.recentSlips.slice(),
 });
 
-/** Counts a sitting in; true when any of it was on own. */
+/** Counts a session in; true when any of it was on their own. */
 function tally(draft: Draft, tries: readonly Try[], ownBeforeToday: boolean): boolean {
-  const { items, things, recentSlips } = draft;
+  const { items, materials, recentSlips } = draft;
   let ownToday = ownBeforeToday;
   let record = '';
   for (const one of tries) {
@@ -189,7 +189,7 @@ function tally(draft: Draft, tries: readonly Try[], ownBeforeToday: boolean): bo
         last: one.outcome,
       };
     }
-    for (const thing of one.things) things[thing] = (things[thing] ?? 0) + 1;
+    for (const material of one.materials) materials[material] = (materials[material] ?? 0) + 1;
     // The stretches of one count, or the places of one row, are one record with its slips once.
     if (one.observationId === record) {
       const known = recentSlips.pop() ?? [];
@@ -206,19 +206,19 @@ function decide(
   skill: Skill,
   draft: Draft,
   belief: Distribution,
-  sitting: readonly Try[],
+  session: readonly Try[],
   policy: Policy,
 ): void {
   const day = draft.lastSeen as Day;
   const p = chanceOfMastery(skill, belief);
   if (draft.verdict === 'secure') {
-    stillSecure(draft, p, day, sitting);
+    stillSecure(draft, p, day, session);
     return;
   }
   const secure =
     p >= NEEDED[policy] && draft.ownDays >= OWN_DAYS_NEEDED && itemsSuffice(skill, draft);
   if (!secure) {
-    stepBack(draft, day, sitting);
+    stepBack(draft, day, session);
     return;
   }
   draft.verdict = 'secure';
@@ -230,12 +230,12 @@ function decide(
 }
 
 /** A secure skill after a session: unsure once is looked at again, unsure twice running is lost. */
-function stillSecure(draft: Draft, p: number, day: Day, sitting: readonly Try[]): void {
+function stillSecure(draft: Draft, p: number, day: Day, session: readonly Try[]): void {
   const isUnsure = p < NEARLY_FROM;
   // A try or two are no look.
-  if (isUnsure && draft.lookAgain !== null && scoreOf(sitting).scored < REVIEW_TRIES) return;
+  if (isUnsure && draft.lookAgain !== null && scoreOf(session).scored < REVIEW_TRIES) return;
   if (isUnsure && draft.lookAgain !== null) {
-    draft.verdict = 'come-back';
+    draft.verdict = 'review';
     draft.revisit = null;
     draft.lookAgain = null;
   } else if (isUnsure) draft.lookAgain = addDays(day, LOOK_AGAIN_DAYS);
@@ -243,14 +243,14 @@ function stillSecure(draft: Draft, p: number, day: Day, sitting: readonly Try[])
     const revisit = draft.revisit ?? revisitAt(0, day);
     // A doubt that clears is no step further.
     const cleared = day >= revisit.due ? revisitAt(revisit.step, day) : revisit;
-    draft.revisit = draft.lookAgain === null ? revisitAfter(revisit, day, sitting) : cleared;
+    draft.revisit = draft.lookAgain === null ? revisitAfter(revisit, day, session) : cleared;
     draft.lookAgain = null;
   }
 }
 
 /** Rests a skill that hardly ever came over the latest dozen tries on three days, then counts anew. */
-function stepBack(draft: Draft, day: Day, sitting: readonly Try[]): void {
-  const all = [...draft.lately, { day, ...scoreOf(sitting) }];
+function stepBack(draft: Draft, day: Day, session: readonly Try[]): void {
+  const all = [...draft.lately, { day, ...scoreOf(session) }];
   const enough = (some: readonly SessionTally[]): boolean =>
     some.reduce((sum, one) => sum + one.scored, 0) >= REST_TRIES &&
     new Set(some.map((one) => one.day)).size >= REST_DAYS_SEEN;
@@ -272,19 +272,19 @@ function stepBack(draft: Draft, day: Day, sitting: readonly Try[]): void {
 export const isResting = (ledger: Ledger | undefined, today: Day): boolean =>
   ledger !== undefined && ledger.restUntil !== null && today < ledger.restUntil;
 
-/** Tries of a day by sitting, in the order in which the sittings began. */
-export function bySitting(tries: readonly Try[]): Try[][] {
-  const sittings = new Map<string, Try[]>();
+/** Tries of a day by session, in the order in which the sessions began. */
+export function bySession(tries: readonly Try[]): Try[][] {
+  const sessions = new Map<string, Try[]>();
   for (const one of tries) {
-    const known = sittings.get(one.sitting);
+    const known = sessions.get(one.session);
     if (known) known.push(one);
-    else sittings.set(one.sitting, [one]);
+    else sessions.set(one.session, [one]);
   }
-  return [...sittings.values()];
+  return [...sessions.values()];
 }
 
 /**
- * Belief and ledger after a day, deciding at the end of each sitting and never within one.
+ * Belief and ledger after a day, deciding at the end of each session and never within one.
  * @param tries the day's tries of this skill, by time noted, then by id
  */
 export function replaySkill(
@@ -298,12 +298,12 @@ export function replaySkill(
   let belief = dayPrior;
   let ownToday = false;
   const likelihood = nothingSeen();
-  for (const sitting of bySitting(tries)) {
-    if (!sitting.some(counts)) continue;
-    for (const one of sitting) weighIn(skill, likelihood, one);
+  for (const session of bySession(tries)) {
+    if (!session.some(counts)) continue;
+    for (const one of session) weighIn(skill, likelihood, one);
     belief = posterior(dayPrior, likelihood);
-    ownToday = tally(ledger, sitting, ownToday);
-    decide(skill, ledger, belief, sitting, policy);
+    ownToday = tally(ledger, session, ownToday);
+    decide(skill, ledger, belief, session, policy);
   }
   return { belief, ledger };
 }

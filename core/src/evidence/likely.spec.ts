@@ -1,13 +1,13 @@
 import { skillOf } from '../skills/index.js';
 import type { Observation } from '../vocabulary/index.js';
 import { aTry } from '../vocabulary/testing.js';
-import { type ChildState, emptyState, fold } from './fold.js';
+import { type ChildState, emptyState, applyFact } from './replay.js';
 import { likelySkills } from './likely.js';
 
 const observation = (n: number, skillId: string, itemId: string): Observation =>
   aTry({
     id: `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`,
-    sittingId: null,
+    sessionId: null,
     activityId: null,
     skillId,
     itemId,
@@ -18,7 +18,7 @@ const observation = (n: number, skillId: string, itemId: string): Observation =>
 
 describe('the likeliest skills', () => {
   it('are five of a new child, none of more than two of a strand, all without builds-on', () => {
-    const found = likelySkills(emptyState('c', 'middle'), '2026-03-10').map(skillOf);
+    const found = likelySkills(emptyState('c', 'balanced'), '2026-03-10').map(skillOf);
     expect(found.length).toBe(5);
     for (const skill of found) {
       expect(skill.buildsOn).withContext(skill.id).toEqual([]);
@@ -27,9 +27,9 @@ describe('the likeliest skills', () => {
   });
 
   it('begin with what the child is at', () => {
-    let state: ChildState = emptyState('c', 'middle');
+    let state: ChildState = emptyState('c', 'balanced');
     for (let n = 0; n < 4; n++) {
-      const next = fold(state, {
+      const next = applyFact(state, {
         kind: 'observation',
         observation: observation(n, 'give-3', 'n2'),
       });

@@ -1,8 +1,8 @@
 import { skillOf } from '../skills/index.js';
 import type { Day } from '../vocabulary/index.js';
-import type { ChildState } from './fold.js';
-import { frontierOf } from './frontier.js';
-import { standingOf } from './standing.js';
+import type { ChildState } from './replay.js';
+import { readySkills } from './ready-skills.js';
+import { statusOf } from './status.js';
 
 /** At most this many of one strand, so that a short list is not of one kind. */
 const MOST_OF_A_STRAND = 2;
@@ -13,9 +13,9 @@ const MOST_OF_A_STRAND = 2;
  */
 export function likelySkills(state: ChildState, today: Day, speaks = true, most = 5): string[] {
   const begun = Object.keys(state.skills)
-    .filter((id) => ['started', 'nearly'].includes(standingOf(skillOf(id), state)))
+    .filter((id) => ['started', 'nearly'].includes(statusOf(skillOf(id), state)))
     .sort((a, b) => (state.skills[b]?.day ?? '').localeCompare(state.skills[a]?.day ?? ''));
-  const open = frontierOf(state, today, speaks).map((one) => one.skillId);
+  const open = readySkills(state, today, speaks).map((one) => one.skillId);
   const chosen: string[] = [];
   const strands = new Map<string, number>();
   for (const skillId of new Set([...begun, ...open])) {

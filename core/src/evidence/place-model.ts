@@ -1,11 +1,11 @@
 import type { Outcome } from '../vocabulary/index.js';
 import { CEILING } from './ability.js';
 
-/** One strand as the first look sees it: guess chances of its skills in order, and the peg. */
+/** One strand as the first look sees it: guess chances of its skills in order, and the level. */
 export interface LookStrand {
   readonly guesses: readonly number[];
   /** About how many of the skills are known, 0 to all of them. */
-  readonly peg: number;
+  readonly level: number;
 }
 
 /** One try on the skill at `index` of a strand. */
@@ -19,7 +19,7 @@ export interface PlaceTry {
 export type Places = readonly (readonly number[])[];
 
 /**
- * Chance of *on own*, above guessing, on the skill counted j from the place k: from four or more
+ * Chance of *on their own*, above guessing, on the skill counted j from the place k: from four or more
  * below (known long since) to four or more beyond.
  */
 const BY_DISTANCE = [0.93, 0.92, 0.92, 0.88, 0.42, 0.38, 0.27, 0.2, 0.12];
@@ -30,7 +30,7 @@ const SHIFT_SPREAD = 2.4;
 const SHIFT_SD = 1.2;
 const PEG_SD = 2;
 
-/** Chance that a try on skill `index` is on own when the first `place` skills are known. */
+/** Chance that a try on skill `index` is on their own when the first `place` skills are known. */
 export function chanceAt(index: number, place: number, guess: number): number {
   const distance = Math.min(FARTHEST, Math.max(-FARTHEST, index - place));
   return guess + (CEILING - guess) * (BY_DISTANCE[distance + FARTHEST] as number);
@@ -50,13 +50,13 @@ function likelihood(one: PlaceTry, place: number): number {
   }
 }
 
-/** Prior of the place in one strand, given a shift: flat beyond the end at which a peg lies. */
+/** Prior of the place in one strand, given a shift: flat beyond the end at which a level lies. */
 function prior(strand: LookStrand, shift: number, sd: number): number[] {
-  const { peg, guesses } = strand;
+  const { level: level, guesses } = strand;
   const n = guesses.length;
-  const middle = peg + shift;
+  const middle = level + shift;
   const weights = Array.from({ length: n + 1 }, (_, k) => {
-    const beyond = (peg === 0 && k < middle) || (peg === n && k > middle);
+    const beyond = (level === 0 && k < middle) || (level === n && k > middle);
     return beyond ? 1 : Math.exp(-0.5 * ((k - middle) / sd) ** 2);
   });
   const total = weights.reduce((sum, one) => sum + one, 0);
@@ -111,7 +111,7 @@ export function atLeast(place: readonly number[], count: number): number {
 const entropy = (p: number): number =>
   p <= 0 || p >= 1 ? 0 : -p * Math.log(p) - (1 - p) * Math.log(1 - p);
 
-/** Chance that a try would be on own, and how much it would tell (in nats). */
+/** Chance that a try would be on their own, and how much it would tell (in nats). */
 export function outlook(
   place: readonly number[],
   index: number,

@@ -3,18 +3,18 @@ import { GUESS_CHANCE, skillOf } from '../skills/index.js';
 import type { Day, Outcome } from '../vocabulary/index.js';
 import { CEILING, type Distribution } from './ability.js';
 import { chanceOfItem } from './conclude.js';
-import type { Core } from './day.js';
-import { beliefOn } from './fold.js';
-import { isKnown, standingOf } from './standing.js';
+import type { EvidenceState } from './day.js';
+import { beliefOn } from './replay.js';
+import { isKnown, statusOf } from './status.js';
 
 /** Something that can be asked now; those that look alike at the table share a `key`. */
-export interface Candidate {
+export interface Askable {
   readonly skillId: string;
   readonly itemId: string;
   readonly key: string;
 }
 
-/** What was asked already in this sitting, first to last. */
+/** What was asked already in this session, first to last. */
 export interface Asked {
   readonly key: string;
   readonly outcome: Outcome;
@@ -30,7 +30,7 @@ function information(chance: number, guess: number): number {
   return ((CEILING - guess) * share * (1 - share)) ** 2 / (chance * (1 - chance));
 }
 
-/** The lowest chance on own that the next prompt should have, 0.6 to 0.9. */
+/** The lowest chance on their own that the next prompt should have, 0.6 to 0.9. */
 export function wantedChance(asked: readonly Asked[], last: boolean): number {
   if (asked.length === 0 || last || asked[asked.length - 1]?.outcome === 'not-yet') {
     return FRIENDLY;
@@ -43,19 +43,19 @@ export function wantedChance(asked: readonly Asked[], last: boolean): number {
 }
 
 /**
- * Chooses what to ask next: among what was asked least in this sitting, the prompt that tells most,
- * favors what was never right on own, and keeps about seven in ten on own. Never the same twice
+ * Chooses what to ask next: among what was asked least in this session, the prompt that tells most,
+ * favors what was never right on their own, and keeps about seven in ten on their own. Never the same twice
  * running. Ties are settled by the seed. Null when there is nothing to ask.
- * @param last true when the sitting is about to end
+ * @param last true when the session is about to end
  */
 export function nextPrompt(
-  candidates: readonly Candidate[],
-  state: Core,
+  candidates: readonly Askable[],
+  state: EvidenceState,
   asked: readonly Asked[],
   today: Day,
   seed: string,
   last = false,
-): Candidate | null {
+): Askable | null {
   const lastKey = asked[asked.length - 1]?.key;
   const used = new Map<string, number>();
   for (const { key } of asked) used.set(key, (used.get(key) ?? 0) + 1);
@@ -65,7 +65,7 @@ export function nextPrompt(
   let open = others.filter((one) => (used.get(one.key) ?? 0) === least);
   const wanted = wantedChance(asked, last);
   if (wanted === FRIENDLY) {
-    const known = open.filter((one) => isKnown(standingOf(skillOf(one.skillId), state)));
+    const known = open.filter((one) => isKnown(statusOf(skillOf(one.skillId), state)));
     if (known.length > 0) open = known;
   }
   const beliefs = new Map<string, Distribution>();

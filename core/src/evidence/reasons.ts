@@ -1,9 +1,9 @@
-import { capital, joinWords, numberWord } from '../numbers/index.js';
+import { capital, joinWords, numberWord, plural } from '../numbers/index.js';
 import { type Skill, skillOf } from '../skills/index.js';
 import { type Day, type Policy, dayInWords, daysBetween } from '../vocabulary/index.js';
 import { triesToChange } from './ahead.js';
-import { type Word, holds } from './day.js';
-import type { ChildState } from './fold.js';
+import { type OverrideState, holds } from './day.js';
+import type { ChildState } from './replay.js';
 import {
   EMPTY_LEDGER,
   type Ledger,
@@ -14,15 +14,15 @@ import {
   itemsSuffice,
 } from './ledger.js';
 import { habitOf, slipWords } from './slip-words.js';
-import { type Standing, computedStanding } from './standing.js';
+import { type SkillStatus, computedStatus } from './status.js';
 import type { SkillState } from './state.js';
-import { CHECK_TRIES, type Taken } from './taken.js';
+import { CHECK_TRIES, type Assumption } from './assumption.js';
 import { FIRST_LOOK } from './tries.js';
 
 export { habitOf, slipWords } from './slip-words.js';
 
 /** Names of things by id, for reasons. */
-export type ThingName = (id: string) => string | undefined;
+export type MaterialName = (id: string) => string | undefined;
 
 interface Reason {
   readonly reason: string;
@@ -34,13 +34,13 @@ const MOST_NAMED = 4;
 const times = (n: number, word: string): string => `${n} ${word}${n === 1 ? '' : 's'}`;
 
 function seenWords(ledger: Ledger): string {
-  return `${ledger.own} of ${ledger.scored} on own on ${times(ledger.days, 'day')}`;
+  return `${ledger.own} of ${ledger.scored} on their own on ${times(ledger.days, 'day')}`;
 }
 
-function thingWords(ledger: Ledger, thingName: ThingName): string {
-  const names = Object.entries(ledger.things)
+function materialWords(ledger: Ledger, materialName: MaterialName): string {
+  const names = Object.entries(ledger.materials)
     .sort((a, b) => b[1] - a[1])
-    .map(([id]) => thingName(id))
+    .map(([id]) => materialName(id))
     .filter((name) => name !== undefined)
     .slice(0, 2);
   return names.length > 0 ? `, with ${joinWords(names)}` : '';
@@ -73,17 +73,18 @@ function habitWords(ledger: Ledger): string {
 function towardSecure(skill: Skill, state: SkillState, policy: Policy): string {
   const count = triesToChange(skill, state, 'own', policy);
   if (count !== null) {
-    return `${capital(numberWord(count))} more on own on another day would make it secure.`;
+    return `${capital(numberWord(count))} more on their own on another day would make it secure.`;
   }
   const { ledger } = state;
   const missing = itemsNeeded(skill) - itemsOnOwn(ledger);
-  if (ledger.ownDays < OWN_DAYS_NEEDED) return 'It has to be seen on own on two days at least.';
+  if (ledger.ownDays < OWN_DAYS_NEEDED) return 'It must be seen on their own on at least two days.';
   if (missing > 0) {
-    const items = missing === 1 ? 'item' : 'items';
-    return `${capital(numberWord(missing))} more ${items} on own would be needed, over several days.`;
+    const items = plural(missing, 'item', 'items');
+    return `${capital(numberWord(missing))} more ${items} on their own would be needed, over several days.`;
   }
-  if (!itemsSuffice(skill, ledger)) return 'More than nothing and all of it has to be seen on own.';
-  return 'Several more days of on own are needed.';
+  if (!itemsSuffice(skill, ledger))
+    return 'The parts between none and all must be seen on their own, too.';
+  return 'Several more days on their own are needed.';
 }
 
 function againstSecure(skill: Skill, state: SkillState, policy: Policy): string {
@@ -96,24 +97,25 @@ function againstSecure(skill: Skill, state: SkillState, policy: Policy): string 
     : `${many} more, and it is no longer secure.`;
 }
 
-const fromWords = (taken: Taken): string =>
+const fromWords = (taken: Assumption): string =>
   taken.from === FIRST_LOOK
     ? `the first look on ${dayInWords(taken.since)}`
     : `“${skillOf(taken.from).title}”, known since ${dayInWords(taken.since)}`;
 
 /** What was seen of it, where anything was. */
-function seenSoFar(skill: Skill, ledger: Ledger, thingName: ThingName): string {
+function seenSoFar(skill: Skill, ledger: Ledger, materialName: MaterialName): string {
   if (ledger.scored === 0) return '';
   const rest = `${askedWords(skill, ledger)}${habitWords(ledger)}`;
-  return `${seenWords(ledger)}${thingWords(ledger, thingName)}${rest}`;
+  return `${seenWords(ledger)}${materialWords(ledger, materialName)}${rest}`;
 }
 
-function takenReason(taken: Taken, seen: string, today: Day): Reason {
+function assumedReason(taken: Assumption, seen: string, today: Day): Reason {
   const known = seen === '' ? '' : ` Seen: ${seen}.`;
-  const from = `Taken as known from ${fromWords(taken)}`;
+  const from = `Assumed from ${fromWords(taken)}`;
   const { due } = taken.revisit;
   if (taken.state === 'known') {
-    const since = taken.own > 0 ? `, and ${numberWord(taken.own)} on own since` : ', and checked';
+    const since =
+      taken.own > 0 ? `, and ${numberWord(taken.own)} on their own since` : ', and checked';
     return {
       reason: `${from}${since}.${known}`,
       change: `To be looked at again by ${dayInWords(due)}.`,
@@ -123,28 +125,28 @@ function takenReason(taken: Taken, seen: string, today: Day): Reason {
   const when = due < today ? `(due since ${dayInWords(due)})` : `by ${dayInWords(due)}`;
   return {
     reason: `${from}; not checked by itself yet.${known}`,
-    change: `${left} on own ${when} would settle it; two misses first open it again.`,
+    change: `${left} on their own ${when} would settle it; two misses first open it again.`,
   };
 }
 
-function wordReason(word: Word, standing: Standing, seen: string): Reason {
+function overrideReason(word: OverrideState, status: SkillStatus, seen: string): Reason {
   const says = word.says === 'secure' ? 'Knows it' : 'Not there yet';
   const found =
-    standing === 'not-met' ? 'nothing was noted' : `the evidence alone says ${SAID[standing]}`;
-  const left = word.against === 0 ? 'Two sittings' : 'One more sitting';
+    status === 'not-started' ? 'nothing was noted' : `the evidence alone says ${SAID[status]}`;
+  const left = word.against === 0 ? 'Two sessions' : 'One more session';
   return {
-    reason: `${says}: your own word of ${dayInWords(word.since)}; ${found}${seen === '' ? '' : ` (${seen})`}.`,
+    reason: `${says}: your judgment of ${dayInWords(word.since)}; ${found}${seen === '' ? '' : ` (${seen})`}.`,
     change: `${left} that ${word.against === 0 ? 'speak' : 'speaks'} against it would undo it.`,
   };
 }
 
-const SAID: Record<Standing, string> = {
-  'not-met': 'not met',
+const SAID: Record<SkillStatus, string> = {
+  'not-started': 'not started',
   started: 'started',
   nearly: 'nearly',
   secure: 'secure',
-  'come-back': 'come back',
-  taken: 'taken as known',
+  review: 'review',
+  assumed: 'assumed',
 };
 
 /**
@@ -154,38 +156,38 @@ const SAID: Record<Standing, string> = {
 export function reasonFor(
   skill: Skill,
   child: ChildState,
-  standing: Standing,
+  status: SkillStatus,
   today: Day,
-  thingName: ThingName,
+  materialName: MaterialName,
 ): Reason {
   const state = child.skills[skill.id];
   const ledger = state?.ledger ?? EMPTY_LEDGER;
-  const seen = seenSoFar(skill, ledger, thingName);
-  const word = child.words[skill.id];
-  if (holds(word)) return wordReason(word, computedStanding(skill, child), seen);
-  const taken = child.taken[skill.id];
+  const seen = seenSoFar(skill, ledger, materialName);
+  const word = child.overrides[skill.id];
+  if (holds(word)) return overrideReason(word, computedStatus(skill, child), seen);
+  const taken = child.assumed[skill.id];
   if (taken && ledger.verdict === 'open' && taken.state !== 'undone') {
-    return takenReason(taken, seen, today);
+    return assumedReason(taken, seen, today);
   }
-  if (!state || standing === 'not-met') {
-    return { reason: 'Not met: nothing noted yet.', change: '' };
+  if (!state || status === 'not-started') {
+    return { reason: 'Not started: nothing noted yet.', change: '' };
   }
   const { policy } = child;
   if (isResting(ledger, today)) return restReason(skill, ledger, seen);
-  switch (standing) {
+  switch (status) {
     case 'nearly':
       return { reason: `Nearly: ${seen}.`, change: towardSecure(skill, state, policy) };
     case 'secure':
       return secureReason(skill, state, policy, seen, today);
-    case 'come-back':
+    case 'review':
       return {
-        reason: `Come back: it was secure, and then less of it was on own. In all ${seen}.`,
+        reason: `Review: it was secure, and then less of it was on their own. In all ${seen}.`,
         change: towardSecure(skill, state, policy),
       };
     default: {
       const before =
         taken?.state === 'undone'
-          ? `It was taken as known from ${fromWords(taken)}, and the check said otherwise. `
+          ? `It was assumed from ${fromWords(taken)}, and the check said otherwise. `
           : '';
       return {
         reason: `${before}Started: ${seen}.`,
@@ -215,7 +217,7 @@ function secureReason(
   const ago = times(daysBetween(lastSeen ?? state.day, today), 'day');
   return {
     reason: `Secure, and due for review: last seen ${ago} ago. In all ${seen}.`,
-    change: 'Three tries or more, with three in four on own, keep it secure for longer.',
+    change: 'Three tries or more, with three in four on their own, keep it secure for longer.',
   };
 }
 

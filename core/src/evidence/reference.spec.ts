@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { GUESS_CHANCE, SKILLS, skillOf } from '../skills/index.js';
 import { OUTCOMES, type Outcome } from '../vocabulary/index.js';
 import { chanceOfMastery, expectedMastery, priorAbility } from './ability.js';
-import { type ChildState, emptyState } from './fold.js';
+import { type ChildState, emptyState } from './replay.js';
 import { type Asked, nextPrompt, wantedChance } from './prompt.js';
 import { type Evidence, afterDay, afterGap } from './update.js';
 
@@ -108,7 +108,7 @@ describe('the belief beside a plain working-out of its formulas', () => {
     );
   });
 
-  it('never falls with one more on own, nor rises with one more not yet, for any skill', () => {
+  it('never falls with one more on their own, nor rises with one more not yet, for any skill', () => {
     for (const skill of SKILLS) {
       const one = (outcome: Outcome): number => {
         const itemId = skill.items[0]!.id;
@@ -129,7 +129,7 @@ describe('what is asked next', () => {
   const pool = (skillId: string) =>
     skillOf(skillId).items.map(({ id }) => ({ skillId, itemId: id, key: id }));
 
-  it('is friendly first, last and after a not yet, and otherwise keeps about 0.78 on own', () => {
+  it('is friendly first, last and after a not yet, and otherwise keeps about 0.78 on their own', () => {
     const after = (...outcomes: Outcome[]): number =>
       wantedChance(
         outcomes.map((outcome, i) => ({ key: String(i), outcome })),
@@ -149,7 +149,7 @@ describe('what is asked next', () => {
     for (const skillId of ['bond-5', 'touch-5', 'name-10']) {
       const candidates = pool(skillId);
       const asked: Asked[] = [];
-      const state = emptyState('c', 'middle');
+      const state = emptyState('c', 'balanced');
       for (let i = 0; i < 3 * candidates.length; i++) {
         const next = nextPrompt(candidates, state, asked, DAY, 'seed')!;
         expect(next.key).not.toBe(asked.at(-1)?.key ?? '');
@@ -164,7 +164,7 @@ describe('what is asked next', () => {
 
   it('is the same for the same seed, and asks the only one there is', () => {
     const candidates = pool('bond-5');
-    const state: ChildState = emptyState('c', 'middle');
+    const state: ChildState = emptyState('c', 'balanced');
     const ask = (seed: string) => nextPrompt(candidates, state, [], DAY, seed);
     expect(ask('a')).toEqual(ask('a'));
     expect(nextPrompt([], state, [], DAY, 'a')).toBeNull();

@@ -1,9 +1,9 @@
 import type { Item, Skill } from '../skills/index.js';
 import { type Outcome, type Policy, addDays } from '../vocabulary/index.js';
 import { chanceOfMastery, expectedMastery, priorAbility } from './ability.js';
-import { EMPTY_CORE } from './day.js';
+import { EMPTY_EVIDENCE } from './day.js';
 import { EMPTY_LEDGER, type Ledger, isResting, itemsSuffice, replaySkill } from './ledger.js';
-import { computedStanding, markOf } from './standing.js';
+import { computedStatus, markOf } from './status.js';
 import type { SkillState } from './state.js';
 import type { Try } from './tries.js';
 import { afterDay, afterGap, counts } from './update.js';
@@ -50,8 +50,8 @@ function tries(words: string, day: number, session = 's'): Try[] {
       guess: null,
       at: '',
       day: addDays(FIRST, day),
-      sitting: `${session}${day}`,
-      things: [],
+      session: `${session}${day}`,
+      materials: [],
       slips: [],
       firstLook: false,
     }));
@@ -69,7 +69,7 @@ interface Seen {
 function course(
   days: readonly (readonly [number, string])[],
   skill = SIX,
-  policy: Policy = 'middle',
+  policy: Policy = 'balanced',
 ): Seen[] {
   let state: SkillState | null = null;
   return days.map(([n, words]) => {
@@ -83,11 +83,11 @@ function course(
       day,
       ...replaySkill(skill, prior, before?.ledger ?? EMPTY_LEDGER, tries(words, n), policy),
     };
-    const core = { ...EMPTY_CORE, skills: { check: state } };
+    const core = { ...EMPTY_EVIDENCE, skills: { check: state } };
     return {
       p: chanceOfMastery(skill, state.belief),
       mean: expectedMastery(skill, state.belief),
-      is: markOf(skill, core, day) ?? computedStanding(skill, core),
+      is: markOf(skill, core, day) ?? computedStatus(skill, core),
       ledger: state.ledger,
     };
   });
@@ -117,7 +117,7 @@ describe('the evidence rule', () => {
     expectCourse(course([[0, 'e own']]), [[0.2257, 0.5711, 'started']]);
   });
 
-  it('grows over three days of all on own', () => {
+  it('grows over three days of all on their own', () => {
     const days = [0, 2, 4].map((day) => [day, ALL] as const);
     expectCourse(course(days), [
       [0.5945, 0.755, 'nearly'],
@@ -146,7 +146,7 @@ describe('the evidence rule', () => {
 
   it('never calls a child secure who has half of it with help, however long', () => {
     const days = [0, 2, 4, 6].map((day) => [day, 'ace own, bdf help'] as const);
-    expectCourse(course(days, SIX, 'follow-lead'), [
+    expectCourse(course(days, SIX, 'follow-child'), [
       [0.0385, 0.466, 'started'],
       [0.0217, 0.48, 'started'],
       [0.0153, 0.487, 'started'],
@@ -178,11 +178,7 @@ describe('the evidence rule', () => {
     ]);
     expect(found[4]!.ledger.lookAgain).toBe(addDays(FIRST, 25 + 7));
     const lost = course([...then, [30, 'abc not-yet']]).at(-1)!;
-    expect([lost.is, lost.ledger.revisit, lost.ledger.lookAgain]).toEqual([
-      'come-back',
-      null,
-      null,
-    ]);
+    expect([lost.is, lost.ledger.revisit, lost.ledger.lookAgain]).toEqual(['review', null, null]);
     const glanced = course([...then, [30, 'a not-yet']]).at(-1)!;
     expect(glanced.is).toBe('look-again');
     const cleared = course([...then, [27, 'abcdef own']]).at(-1)!;
@@ -240,7 +236,7 @@ describe('reviews', () => {
   const due = (days: readonly (readonly [number, string])[]): string =>
     course(days).at(-1)!.ledger.revisit!.due;
 
-  it('come after 14, 30, 60 and 90 days where three in four were on own', () => {
+  it('come after 14, 30, 60 and 90 days where three in four were on their own', () => {
     const days: (readonly [number, string])[] = [...until];
     let day = 2;
     for (const wait of [14, 30, 60, 90, 90]) {
@@ -261,7 +257,7 @@ describe('reviews', () => {
 describe('a step back', () => {
   const hopeless = 'abcd not-yet';
 
-  it('rests a skill for two weeks after twelve tries on three days with hardly one on own', () => {
+  it('rests a skill for two weeks after twelve tries on three days with hardly one on their own', () => {
     const found = course([
       [0, hopeless],
       [2, hopeless],

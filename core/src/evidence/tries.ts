@@ -14,9 +14,9 @@ export interface Try extends Evidence {
   readonly skillId: string;
   readonly at: string;
   readonly day: Day;
-  /** Tries of one sitting share this; a jotted one stands alone. */
-  readonly sitting: string;
-  readonly things: readonly string[];
+  /** Tries of one session share this; a quick note stands alone. */
+  readonly session: string;
+  readonly materials: readonly string[];
   readonly slips: readonly string[];
   readonly firstLook: boolean;
 }
@@ -164,8 +164,8 @@ export function triesOf(observation: Observation): Try[] {
       observationId: observation.id,
       at: observation.at,
       day: observation.day,
-      sitting: observation.sittingId ?? observation.id,
-      things: observation.things,
+      session: observation.sessionId ?? observation.id,
+      materials: observation.materials,
       slips: all.length > 1 ? slipsWithin(record.kind, skill.family, how, slips) : slips,
       firstLook: observation.activityId === FIRST_LOOK,
     });

@@ -11,7 +11,7 @@ const file: HouseholdFile = {
   day: '2026-03-10',
   household: newHousehold(id(1), 'Spindle Cottage'),
   children: [aChild({ id: id(2), birthDate: '2022-02-28' })],
-  things: [],
+  materials: [],
   activities: [],
   songs: [],
   kits: [
@@ -26,7 +26,7 @@ const file: HouseholdFile = {
       version: 1,
     },
   ],
-  sittings: [
+  sessions: [
     {
       id: id(4),
       activityId: 'handfuls',
@@ -35,15 +35,15 @@ const file: HouseholdFile = {
       startedAt: '2026-03-09T09:00:00.000Z',
       endedAt: null,
       mood: null,
-      takers: [{ childId: id(2), top: 5 }],
+      participants: [{ childId: id(2), rangeMax: 5 }],
     },
   ],
   observations: [],
   voidings: [],
-  words: [],
-  pegs: [],
+  overrides: [],
+  placements: [],
   plan: [],
-  days: [{ day: '2026-03-10', away: [], laidReady: [] }],
+  days: [{ day: '2026-03-10', away: [], gotReady: [] }],
   notes: [
     {
       id: id(9),
@@ -78,7 +78,7 @@ describe('the household file', () => {
       return (found.issues ?? []).map((one) => `${v.getDotPath(one)} ${one.message}`);
     };
     expect(faults({ ...file, format: 'other' })).toEqual(['format must be "gumo-household"']);
-    expect(faults({ ...file, version: 9 })).toEqual(['version must be one of 1, 2, 3, 4']);
+    expect(faults({ ...file, version: 9 })).toEqual(['version must be one of 1, 2, 3, 4, 5']);
     const [wren] = file.children;
     expect(faults({ ...file, children: [{ ...wren, name: '' }] })).toEqual([
       'children.0.name must not be empty',
@@ -96,8 +96,8 @@ describe('the household file', () => {
           daysBetween(file.children[0]!.birthDate, file.day),
         );
         expect(daysBetween(moved.kits[0]!.checked!.day, moved.day)).toBe(9);
-        expect(moved.sittings[0]!.startedAt.slice(0, 10)).toBe(moved.sittings[0]!.day);
-        expect(moved.sittings[0]!.startedAt.slice(10)).toBe('T09:00:00.000Z');
+        expect(moved.sessions[0]!.startedAt.slice(0, 10)).toBe(moved.sessions[0]!.day);
+        expect(moved.sessions[0]!.startedAt.slice(10)).toBe('T09:00:00.000Z');
         // A week that would no longer begin on a Monday is left behind.
         const weeks = days % 7 === 0 ? file.weeks : [];
         expect(moved.weeks.map((week) => week.closed[0])).toEqual(

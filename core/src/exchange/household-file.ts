@@ -9,12 +9,12 @@ import {
   Kit,
   Observation,
   OwnActivity,
-  OwnWord,
-  Pegs,
+  EducatorOverride,
+  PlacementEstimate,
   PlanEntry,
-  Sitting,
+  Session,
   Song,
-  Thing,
+  Material,
   Voiding,
   WeekSheet,
   WorkSample,
@@ -25,13 +25,13 @@ import {
 
 /** Name and version of Gumo's own open format for a whole household. */
 export const FORMAT = 'gumo-household';
-export const FORMAT_VERSION = 4;
+export const FORMAT_VERSION = 5;
 /**
  * Earlier ones that still come in: 1 had no allergens of materials and no rest that was ended; in 2
  * a try told neither its round nor what it is evidence for; in 3 a plan named neither invitations nor the
- * skill for which a child is in focus.
+ * skill for which a child is in focus; up to 4 many things had other names, which are read by `renamedFile`.
  */
-const VERSIONS = [1, 2, 3, FORMAT_VERSION] as const;
+const VERSIONS = [1, 2, 3, 4, FORMAT_VERSION] as const;
 
 /** A whole household in one file. */
 export const HouseholdFile = v.object({
@@ -41,15 +41,15 @@ export const HouseholdFile = v.object({
   day: v.pipe(v.string(), v.isoDate()),
   household: Household,
   children: v.array(Child),
-  things: v.array(Thing),
+  materials: v.array(Material),
   activities: v.array(OwnActivity),
   songs: v.array(Song),
   kits: v.array(Kit),
-  sittings: v.array(Sitting),
+  sessions: v.array(Session),
   observations: v.array(Observation),
   voidings: v.array(Voiding),
-  words: v.array(OwnWord),
-  pegs: v.array(Pegs),
+  overrides: v.array(EducatorOverride),
+  placements: v.array(PlacementEstimate),
   plan: v.array(PlanEntry),
   days: v.array(DaySheet),
   notes: v.optional(v.array(ChildNote), []),
@@ -62,15 +62,15 @@ export const HouseholdFile = v.object({
 /** What each list of the file holds, in the file's order. */
 export const LIST_PARTS = {
   children: Child,
-  things: Thing,
+  materials: Material,
   activities: OwnActivity,
   songs: Song,
   kits: Kit,
-  sittings: Sitting,
+  sessions: Session,
   observations: Observation,
   voidings: Voiding,
-  words: OwnWord,
-  pegs: Pegs,
+  overrides: EducatorOverride,
+  placements: PlacementEstimate,
   plan: PlanEntry,
   days: DaySheet,
   notes: ChildNote,
@@ -102,7 +102,7 @@ export function shiftTo(file: HouseholdFile, today: Day): HouseholdFile {
     ...file,
     day: today,
     children: file.children.map((one) => ({ ...one, birthDate: move(one.birthDate) })),
-    sittings: file.sittings.map((one) => ({
+    sessions: file.sessions.map((one) => ({
       ...one,
       day: move(one.day),
       startedAt: shiftInstant(one.startedAt, days),
@@ -119,12 +119,16 @@ export function shiftTo(file: HouseholdFile, today: Day): HouseholdFile {
       changedOn: move(one.changedOn),
       checked: one.checked && { ...one.checked, day: move(one.checked.day) },
     })),
-    words: file.words.map((one) => ({
+    overrides: file.overrides.map((one) => ({
       ...one,
       day: move(one.day),
       at: shiftInstant(one.at, days),
     })),
-    pegs: file.pegs.map((one) => ({ ...one, day: move(one.day), at: shiftInstant(one.at, days) })),
+    placements: file.placements.map((one) => ({
+      ...one,
+      day: move(one.day),
+      at: shiftInstant(one.at, days),
+    })),
     plan: file.plan.map((one) => ({ ...one, day: move(one.day) })),
     days: file.days.map((one) => ({ ...one, day: move(one.day) })),
     notes: file.notes.map((one) => ({

@@ -62,9 +62,9 @@ export function withoutImpossible(file: HouseholdFile, today: Day): Sifted {
       (one) => one.childId,
     );
 
-  const sittings = sift(
+  const sessions = sift(
     'A session',
-    file.sittings,
+    file.sessions,
     (one) => one.startedAt,
     () => null,
   ).map((one) => {
@@ -76,13 +76,13 @@ export function withoutImpossible(file: HouseholdFile, today: Day): Sifted {
   const lost = new Set(gone);
   const sifted: HouseholdFile = {
     ...file,
-    sittings,
+    sessions,
     // A try stays where only its session cannot be: what was seen was seen.
     observations: timed('A try', file.observations).map((one) =>
-      one.sittingId !== null && lost.has(one.sittingId) ? { ...one, sittingId: null } : one,
+      one.sessionId !== null && lost.has(one.sessionId) ? { ...one, sessionId: null } : one,
     ),
-    words: timed('A judgment', file.words),
-    pegs: timed('A first look', file.pegs),
+    overrides: timed('A judgment', file.overrides),
+    placements: timed('A first look', file.placements),
     notes: timed('A note', file.notes),
     samples: sift(
       'A work sample',
@@ -115,10 +115,15 @@ export function strangersInPlan(file: HouseholdFile): Impossible[] {
     ...(findActivity(entry.activityId) || own.has(entry.activityId)
       ? []
       : [{ field: `plan.${i}.activityId`, message: 'is not an activity of this file' }]),
-    ...entry.takers.flatMap((taker, k) =>
-      children.has(taker.childId)
+    ...entry.participants.flatMap((participant, k) =>
+      children.has(participant.childId)
         ? []
-        : [{ field: `plan.${i}.takers.${k}.childId`, message: 'is not a child of this file' }],
+        : [
+            {
+              field: `plan.${i}.participants.${k}.childId`,
+              message: 'is not a child of this file',
+            },
+          ],
     ),
   ]);
 }

@@ -1,5 +1,6 @@
+export * from './earlier-names.js';
 export * from './household-file.js';
 export * from './observation-table.js';
 export * from './retention.js';
-export * from './thing-table.js';
+export * from './material-table.js';
 export * from './import-checks.js';

@@ -12,11 +12,11 @@ export const TRY_COLUMNS = [
   'item',
   'outcome',
   'activity',
-  'sitting',
+  'session',
   'tried first',
   'answered',
   'reason',
-  'things',
+  'materials',
   'noted by',
   'note',
   'record',
@@ -42,11 +42,11 @@ export function tryRow(one: Observation, childName: string): TryRow {
     item: one.itemId ?? '',
     outcome: one.outcome,
     activity: one.activityId ?? '',
-    sitting: one.sittingId ?? '',
+    session: one.sessionId ?? '',
     'tried first': one.triedFirst ? 'yes' : 'no',
     answered: one.answered ?? '',
     reason: one.reason ?? '',
-    things: one.things.join(' '),
+    materials: one.materials.join(' '),
     'noted by': one.notedBy,
     note: one.note,
     record: JSON.stringify(one.record),
@@ -56,7 +56,7 @@ export function tryRow(one: Observation, childName: string): TryRow {
 /** Words that are used for an outcome, besides its own. */
 const OUTCOME_WORDS: Readonly<Record<string, Observation['outcome']>> = {
   own: 'own',
-  'on own': 'own',
+  'on their own': 'own',
   yes: 'own',
   help: 'help',
   'with help': 'help',
@@ -93,6 +93,8 @@ const OTHER_NAMES: Readonly<Partial<Record<TryColumn, readonly string[]>>> = {
   item: ['prompt', 'item id'],
   outcome: ['result'],
   note: ['notes', 'comment'],
+  session: ['sitting'],
+  materials: ['things'],
 };
 
 /**
@@ -138,7 +140,7 @@ export function tryOfRow(
         ? idFor([childId, at, skillId, item, outcome, note].join('\n'))
         : cells('id'),
     childId,
-    sittingId: cells('sitting') || null,
+    sessionId: cells('session') || null,
     activityId: cells('activity') || null,
     skillId,
     itemId: item || null,
@@ -148,7 +150,7 @@ export function tryOfRow(
     triedFirst: cells('tried first') !== 'no',
     answered: cells('answered') || null,
     reason: cells('reason') || null,
-    things: cells('things') === '' ? [] : cells('things').split(' '),
+    materials: cells('materials') === '' ? [] : cells('materials').split(' '),
     notedBy: cells('noted by'),
     note,
     record,
@@ -162,7 +164,7 @@ export function tryOfRow(
 function columnOf(path: string): TryColumn {
   const field = path.split('.')[0] ?? '';
   const names: Readonly<Record<string, TryColumn>> = {
-    sittingId: 'sitting',
+    sessionId: 'session',
     activityId: 'activity',
     skillId: 'skill',
     itemId: 'item',

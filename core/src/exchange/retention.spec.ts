@@ -63,7 +63,7 @@ describe('a word about the copies', () => {
       backupNotice(last, '2026-03-10', free, 1e6);
     expect(notice('2026-03-07')).toBe('');
     expect(notice('2026-03-06')).toContain('4 days old');
-    expect(notice(null)).toContain('no good copy');
+    expect(notice(null)).toContain('no good backup');
     expect(notice('2026-03-10', 1e6)).toContain('disk is nearly full');
     // A clock that was set back makes no copy old.
     expect(notice('2026-04-01')).toBe('');

@@ -46,11 +46,11 @@ export function backupNotice(
 ): string {
   // Room for the database, a copy of it and its log.
   if (freeBytes !== null && freeBytes < 3 * databaseBytes + ROOM_BYTES) {
-    return 'The disk is nearly full: make room, or records and copies cannot be kept.';
+    return 'The disk is nearly full: make room, or records and backups cannot be saved.';
   }
-  if (lastGood === null) return 'There is no good copy of the records yet.';
+  if (lastGood === null) return 'There is no good backup of the records yet.';
   const age = dayNumber(today) - dayNumber(lastGood);
-  if (age > OLD_AFTER_DAYS) return `The last good copy of the records is ${age} days old.`;
+  if (age > OLD_AFTER_DAYS) return `The last good backup of the records is ${age} days old.`;
   return '';
 }
 

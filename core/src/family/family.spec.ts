@@ -8,7 +8,7 @@ const WREN = {
   cautions: { mouths: false, allergies: ['nuts'], note: '' },
 };
 const SPAN = { from: '2026-01-10', to: '2026-03-10' };
-const skill = (skillId: string, now: string, before = 'not-met', seen = 3): FamilySkill => ({
+const skill = (skillId: string, now: string, before = 'not-started', seen = 3): FamilySkill => ({
   skillId,
   now,
   before,
@@ -39,7 +39,7 @@ describe('a page for a family', () => {
         skill('bond-2', 'secure', 'secure'),
         skill('bond-3', 'secure', 'secure'),
         skill('give-5', 'nearly', 'started'),
-        skill('touch-10', 'started', 'not-met'),
+        skill('touch-10', 'started', 'not-started'),
         skill('name-5', 'started', 'started', 0),
       ],
       ['give-10', 'say-20', 'bond-4', 'share'],

@@ -51,8 +51,8 @@ const MOST_NEXT = 3;
 const IDEAS_AT_HOME = 2;
 /** What stands under every page. */
 export const TEACHERS_NOTE = 'A teacher’s note, not an assessment.';
-const HOLDS: ReadonlySet<string> = new Set(['secure', 'taken']);
-const GROWS: ReadonlySet<string> = new Set(['started', 'nearly', 'come-back']);
+const HOLDS: ReadonlySet<string> = new Set(['secure', 'assumed']);
+const GROWS: ReadonlySet<string> = new Set(['started', 'nearly', 'review']);
 
 const upper = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
 

@@ -1,5 +1,5 @@
 import { numberWord } from '../numbers/index.js';
-import { type Handling, choice, step } from './handling.js';
+import { type Manipulative, choice, step } from './handling.js';
 import { type Scene, ground, piece } from './scene.js';
 import { partsSentence } from './sentences.js';
 
@@ -33,7 +33,7 @@ interface BeadState {
   readonly colors: 'one' | 'two';
 }
 
-export const BEADS: Handling<BeadState> = {
+export const BEADS: Manipulative<BeadState> = {
   id: 'beads',
   title: 'Beads',
   start: { n: 10, left: 6, colors: 'two' },

@@ -1,5 +1,5 @@
 import { capital, numberWord } from '../numbers/index.js';
-import { type Handling, act, step } from './handling.js';
+import { type Manipulative, act, step } from './handling.js';
 import { type Ground, type Piece, type Scene, ground, piece } from './scene.js';
 
 const PITCH = 1.08;
@@ -97,7 +97,7 @@ interface SignState {
   readonly right: number;
 }
 
-export const SIGNS: Handling<SignState> = {
+export const SIGNS: Manipulative<SignState> = {
   id: 'signs',
   title: 'Sticks for signs',
   start: { left: 5, right: 3 },

@@ -7,7 +7,7 @@ import {
   numberWord,
 } from '../numbers/index.js';
 import { pipPieces } from './dominoes.js';
-import { type Handling, act, choice, step } from './handling.js';
+import { type Manipulative, act, choice, step } from './handling.js';
 import { type Scene, beside, ground, written } from './scene.js';
 import { numberSentence, partsSentence } from './sentences.js';
 
@@ -34,7 +34,7 @@ const facesOf = ({ shown, top }: DiceState): readonly Faces[] => facesUpTo(top, 
 const TOPS = [3, 5, 6, 8, 10] as const;
 const STANDARD = 18;
 
-export const DICE: Handling<DiceState> = {
+export const DICE: Manipulative<DiceState> = {
   id: 'dice',
   title: 'Dice',
   start: { shown: [3, 4], top: STANDARD },
@@ -120,7 +120,7 @@ interface DrawState {
   readonly drawn: readonly number[];
 }
 
-export const NUMBER_DRAW: Handling<DrawState> = {
+export const NUMBER_DRAW: Manipulative<DrawState> = {
   id: 'draw',
   title: 'Number draw',
   start: { low: 1, high: 10, drawn: [7] },

@@ -1,5 +1,5 @@
 import { dominoSet, numberWord, pipsOf } from '../numbers/index.js';
-import { type Handling, act, choice, step } from './handling.js';
+import { type Manipulative, act, choice, step } from './handling.js';
 import { type Piece, type Scene, ground, piece } from './scene.js';
 import { partsSentence } from './sentences.js';
 
@@ -39,7 +39,7 @@ interface DominoState {
   readonly highest: number;
 }
 
-export const DOMINO: Handling<DominoState> = {
+export const DOMINO: Manipulative<DominoState> = {
   id: 'domino',
   title: 'Dominoes',
   start: { halves: [4, 2], highest: 6 },

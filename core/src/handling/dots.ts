@@ -1,6 +1,6 @@
 import { hashText, layOut, numberWord, pipsOf } from '../numbers/index.js';
 import type { Layout } from '../vocabulary/index.js';
-import { type Handling, act, choice, step } from './handling.js';
+import { type Manipulative, act, choice, step } from './handling.js';
 import { type Piece, type Scene, ground, piece } from './scene.js';
 import { numberSentence } from './sentences.js';
 
@@ -73,7 +73,7 @@ interface DotState {
   readonly seed: number;
 }
 
-export const DOTS: Handling<DotState> = {
+export const DOTS: Manipulative<DotState> = {
   id: 'dots',
   title: 'Dot pictures',
   start: { n: 5, picture: 'dice', seed: 1 },

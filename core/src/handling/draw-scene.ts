@@ -18,7 +18,7 @@ import {
   towerScene,
   tubesScene,
   twoColorCard,
-} from './things-to-play.js';
+} from './tubes.js';
 import { trackScene } from './tracks.js';
 import { trayScene } from './tray.js';
 
@@ -68,7 +68,7 @@ function frames(numbers: readonly number[], fill: Fill): Scene {
   );
 }
 
-function things({ numbers, layout }: Lying, seed: string): Scene | null {
+function materials({ numbers, layout }: Lying, seed: string): Scene | null {
   const [a = 0, b] = numbers;
   if (b !== undefined) return Math.max(a, b) <= 20 ? twoHeapsScene(a, b) : null;
   return a > 0 && a <= MOST_LOOSE ? looseScene(a, layout ?? 'row', seed) : null;
@@ -86,7 +86,7 @@ export function drawScene(lying: Lying, seed: string, fill: Fill): Scene | null 
     case 'chart':
       return null;
     case 'things':
-      return things(lying, seed);
+      return materials(lying, seed);
     case 'fingers':
       return fingers(numbers);
     case 'hands':

@@ -1,5 +1,5 @@
 import { numberWord } from '../numbers/index.js';
-import { type Handling, choice, step } from './handling.js';
+import { type Manipulative, choice, step } from './handling.js';
 import { type Piece, type Scene, ground, piece } from './scene.js';
 import { partsSentence } from './sentences.js';
 
@@ -84,7 +84,7 @@ interface FingerState {
 
 const countUp = (up: readonly boolean[]): number => up.filter(Boolean).length;
 
-export const FINGERS_UP: Handling<FingerState> = {
+export const FINGERS_UP: Manipulative<FingerState> = {
   id: 'fingers',
   title: 'Fingers',
   start: { up: fingersFor(7, 'thumb'), first: 'thumb' },

@@ -6,7 +6,7 @@ import {
   filled,
   numberWord,
 } from '../numbers/index.js';
-import { type Handling, type Sentence, act, choice, step } from './handling.js';
+import { type Manipulative, type Sentence, act, choice, step } from './handling.js';
 import { type Ground, type Piece, type Scene, ground, piece } from './scene.js';
 import { numberSentence, partsSentence } from './sentences.js';
 
@@ -102,7 +102,7 @@ function sentence({ cells }: FrameState): Sentence {
   return numberSentence(n);
 }
 
-export const FRAME: Handling<FrameState> = {
+export const FRAME: Manipulative<FrameState> = {
   id: 'frame',
   title: 'Frame',
   start: { cells: cellsFor(7, 10, 'row'), fill: 'row', color: 'a' },

@@ -1,6 +1,6 @@
-import { capital, numberWord } from '../numbers/index.js';
+import { capital, numberWord, plural } from '../numbers/index.js';
 import { pairSpots } from './dots.js';
-import { type Handling, act, choice, step } from './handling.js';
+import { type Manipulative, act, choice, step } from './handling.js';
 import { type Ground, type Piece, type Scene, ground, piece } from './scene.js';
 import { numberSentence } from './sentences.js';
 
@@ -63,7 +63,7 @@ interface GroupState {
   readonly look: 'groups' | 'rows';
 }
 
-export const GROUPS: Handling<GroupState> = {
+export const GROUPS: Manipulative<GroupState> = {
   id: 'groups',
   title: 'Rows and groups',
   start: { groups: 3, size: 2, look: 'rows' },
@@ -74,7 +74,7 @@ export const GROUPS: Handling<GroupState> = {
     const many = groups === 1 ? 'One' : capital(numberWord(groups));
     return {
       words:
-        `${many} ${numberWord(size)}${groups === 1 ? '' : 's'} ${groups === 1 ? 'is' : 'are'} ${numberWord(all)}.`.replace(
+        `${many} ${numberWord(size)}${groups === 1 ? '' : 's'} ${plural(groups, 'is', 'are')} ${numberWord(all)}.`.replace(
           'sixs',
           'sixes',
         ),
@@ -115,7 +115,7 @@ export function partnersScene(n: number): Scene {
   };
 }
 
-export const PARTNERS: Handling<{ readonly n: number }> = {
+export const PARTNERS: Manipulative<{ readonly n: number }> = {
   id: 'partners',
   title: 'Partners',
   start: { n: 7 },

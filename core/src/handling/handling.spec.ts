@@ -6,7 +6,7 @@ import { dominoScene } from './dominoes.js';
 import { type DotPicture, dotsScene } from './dots.js';
 import { type FirstFinger, fingersFor, fingersScene } from './fingers.js';
 import { cellsFor, frameScene } from './frame.js';
-import { type AnyHandling, type Control, HANDLINGS, type Scene, countOf } from './index.js';
+import { type AnyManipulative, type Control, MANIPULATIVES, type Scene, countOf } from './index.js';
 
 /** What lies outside its scene by more than the width of a line, and round counters on each other. */
 function faultsOf(scene: Scene): string[] {
@@ -37,30 +37,30 @@ function faultsOf(scene: Scene): string[] {
 const sound = (scene: Scene, name: string): void =>
   expect(faultsOf(scene)).withContext(name).toEqual([]);
 
-const byId = (id: string): AnyHandling => HANDLINGS.find((one) => one.id === id)!;
+const byId = (id: string): AnyManipulative => MANIPULATIVES.find((one) => one.id === id)!;
 const never = (): number => 0.5;
 
-describe('every thing to handle', () => {
+describe('every manipulative', () => {
   /** Changes that anyone could make, one after the other. */
-  function played(thing: AnyHandling, seed: number, look: (state: unknown) => void): void {
+  function played(material: AnyManipulative, seed: number, look: (state: unknown) => void): void {
     const random = seeded(seed);
     const pick = <T>(list: readonly T[]): T | undefined => list[Math.floor(random() * list.length)];
-    let state = thing.start;
+    let state = material.start;
     for (let i = 0; i < 60; i++) {
-      const scene = thing.scene(state);
+      const scene = material.scene(state);
       const open = (one: Control): boolean => one.type !== 'do' || !one.off;
-      const control = pick(thing.controls(state).filter(open));
+      const control = pick(material.controls(state).filter(open));
       const roll = random();
       if (roll < 0.5 && control)
-        state = thing.set(state, control.id, valueOf(control, random), random);
+        state = material.set(state, control.id, valueOf(control, random), random);
       else {
         const loose = scene.pieces.filter((one) => one.moves && !one.hidden);
         const places = [...scene.under, ...scene.over].filter((one) => one.moves);
         const target = pick([...loose.map((one) => one.id), ...places.map((one) => one.id!)]);
         const place = pick(places.map((one) => one.id!));
         const moved = pick(loose);
-        if (roll < 0.8 && target) state = thing.tap(state, target, random);
-        else if (moved && place) state = thing.drop?.(state, moved.id, place) ?? state;
+        if (roll < 0.8 && target) state = material.tap(state, target, random);
+        else if (moved && place) state = material.drop?.(state, moved.id, place) ?? state;
       }
       look(state);
     }
@@ -74,17 +74,17 @@ describe('every thing to handle', () => {
   };
 
   it('stays whole whatever is done with it: nothing lost, nothing on top of another, nothing outside', () => {
-    for (const thing of HANDLINGS) {
+    for (const material of MANIPULATIVES) {
       for (let seed = 1; seed <= 12; seed++) {
-        played(thing, seed, (state) => {
-          const scene = thing.scene(state);
-          sound(scene, thing.id);
+        played(material, seed, (state) => {
+          const scene = material.scene(state);
+          sound(scene, material.id);
           const ids = scene.pieces.map((one) => one.id);
-          expect(new Set(ids).size).withContext(thing.id).toBe(ids.length);
-          const steps = thing.controls(state).filter((one) => one.type === 'step');
+          expect(new Set(ids).size).withContext(material.id).toBe(ids.length);
+          const steps = material.controls(state).filter((one) => one.type === 'step');
           for (const one of steps) {
             expect(one.value >= one.least && one.value <= one.most)
-              .withContext(`${thing.id} ${JSON.stringify(one)}`)
+              .withContext(`${material.id} ${JSON.stringify(one)}`)
               .toBeTrue();
           }
         });
@@ -93,11 +93,11 @@ describe('every thing to handle', () => {
   });
 
   it('says a sentence and writes a sum that are true', () => {
-    for (const thing of HANDLINGS) {
-      played(thing, 5, (state) => {
-        const { words, sum, partWhole } = thing.sentence(state);
+    for (const material of MANIPULATIVES) {
+      played(material, 5, (state) => {
+        const { words, sum, partWhole } = material.sentence(state);
         expect(words)
-          .withContext(thing.id)
+          .withContext(material.id)
           .toMatch(/^[A-Z\d].*[.?…]$/);
         const told = /^(\d+(?: [+−] \d+)*) = (\d+)$/.exec(sum);
         if (told) {
@@ -106,7 +106,7 @@ describe('every thing to handle', () => {
           for (let i = 0; i < rest.length; i += 2) {
             value += (rest[i] === '−' ? -1 : 1) * Number(rest[i + 1]);
           }
-          expect(value).withContext(`${thing.id}: ${sum}`).toBe(Number(told[2]));
+          expect(value).withContext(`${material.id}: ${sum}`).toBe(Number(told[2]));
         }
         if (partWhole) {
           expect(partWhole.parts.reduce((a, b) => a + b, 0)).toBe(partWhole.whole);
@@ -126,11 +126,11 @@ describe('every thing to handle', () => {
       ['fingers', 'n'],
     ];
     for (const [id, control] of counted) {
-      const thing = byId(id);
-      const step = thing.controls(thing.start).find((one) => one.id === control)!;
+      const material = byId(id);
+      const step = material.controls(material.start).find((one) => one.id === control)!;
       if (step.type !== 'step') throw new Error(id);
       for (let n = step.least; n <= step.most; n++) {
-        expect(countOf(thing.scene(thing.set(thing.start, control, n, never))))
+        expect(countOf(material.scene(material.set(material.start, control, n, never))))
           .withContext(`${id} ${n}`)
           .toBe(n);
       }

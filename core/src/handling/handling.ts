@@ -1,7 +1,7 @@
 import type { Random } from '../numbers/index.js';
 import type { Scene } from './scene.js';
 
-/** What a thing to handle shows now, said and written. */
+/** What a manipulative shows now, said and written. */
 export interface Sentence {
   /** "four and two make six". */
   readonly words: string;
@@ -31,10 +31,10 @@ export type Control =
   | { readonly type: 'do'; readonly id: string; readonly words: string; readonly off: boolean };
 
 /**
- * A thing to handle: a state that is plain data, how it is drawn, what it says, and what can be
+ * A manipulative: a state that is plain data, how it is drawn, what it says, and what can be
  * done with it. Every change gives a new state.
  */
-export interface Handling<S> {
+export interface Manipulative<S> {
   readonly id: string;
   readonly title: string;
   readonly start: S;

@@ -1,5 +1,5 @@
 import { capital, numberWord } from '../numbers/index.js';
-import { type Handling, type Sentence, act, choice, step } from './handling.js';
+import { type Manipulative, type Sentence, act, choice, step } from './handling.js';
 import { type Scene, ground, piece } from './scene.js';
 import { partsSentence } from './sentences.js';
 
@@ -64,7 +64,7 @@ interface HidingState {
 
 const MOST = 20;
 
-export const HIDING: Handling<HidingState> = {
+export const HIDING: Manipulative<HidingState> = {
   id: 'hiding',
   title: 'Cloth and sack',
   start: { inView: 3, hidden: 2, lifted: false, cover: 'cloth' },

@@ -1,4 +1,4 @@
-import { type Handling, act, choice } from './handling.js';
+import { type Manipulative, act, choice } from './handling.js';
 import { type Scene, ground, written } from './scene.js';
 
 const CELL = 1.1;
@@ -47,7 +47,7 @@ const flipped = (list: readonly number[], n: number): number[] =>
 
 const all = (first: number): number[] => Array.from({ length: 100 }, (_, i) => first + i);
 
-export const HUNDRED: Handling<HundredState> = {
+export const HUNDRED: Manipulative<HundredState> = {
   id: 'hundred',
   title: 'Hundred chart',
   start: { first: 1, by: 0, mode: 'cover', covered: [], marked: [] },

@@ -6,7 +6,7 @@ import { DOTS } from './dots.js';
 import { FINGERS_UP } from './fingers.js';
 import { FRAME } from './frame.js';
 import { GROUPS, PARTNERS } from './groups.js';
-import type { Handling } from './handling.js';
+import type { Manipulative } from './handling.js';
 import { HIDING } from './hiding.js';
 import { HUNDRED } from './hundred.js';
 import { RING_OF_ONES } from './ring-of-ones.js';
@@ -20,7 +20,7 @@ import { TRAY } from './tray.js';
 
 export { type Lying, drawScene } from './draw-scene.js';
 export { FRAME, type Fill } from './frame.js';
-export type { Control, Handling, Sentence } from './handling.js';
+export type { Control, Manipulative, Sentence } from './handling.js';
 export { numberSentence, partsSentence } from './sentences.js';
 export { chartScene, mirrorScene, placesScene, symbolsScene } from './rows.js';
 export { type DotPicture, dotsScene } from './dots.js';
@@ -30,11 +30,11 @@ export { shareScene } from './share.js';
 export { beside } from './scene.js';
 export { type Ground, type GroundLook, type Piece, type Scene, countOf } from './scene.js';
 
-/** Things to handle of any kind; their states are plain data. */
-export type AnyHandling = Handling<unknown>;
+/** Manipulatives of any kind; their states are plain data. */
+export type AnyManipulative = Manipulative<unknown>;
 
 /** Everything that can be handled on the table, in the order in which it is offered. */
-export const HANDLINGS: readonly AnyHandling[] = [
+export const MANIPULATIVES: readonly AnyManipulative[] = [
   FRAME,
   PLATES,
   TRAY,
@@ -57,5 +57,5 @@ export const HANDLINGS: readonly AnyHandling[] = [
   SIGNS,
   SHARE,
   COINS_TO_COUNT,
-] as readonly unknown[] as readonly AnyHandling[];
+] as readonly unknown[] as readonly AnyManipulative[];
 export { fingersFor, fingersScene } from './fingers.js';

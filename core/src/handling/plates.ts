@@ -1,5 +1,5 @@
 import { hashText, layOut, numberWord } from '../numbers/index.js';
-import { type Handling, choice, step } from './handling.js';
+import { type Manipulative, choice, step } from './handling.js';
 import { type Scene, ground, piece, written } from './scene.js';
 import { partsSentence } from './sentences.js';
 
@@ -121,7 +121,7 @@ interface PlatesState {
   readonly colors: 'one' | 'two';
 }
 
-export const PLATES: Handling<PlatesState> = {
+export const PLATES: Manipulative<PlatesState> = {
   id: 'plates',
   title: 'Plates',
   start: { parts: [4, 2], look: 'plates', colors: 'one' },
@@ -135,7 +135,7 @@ export const PLATES: Handling<PlatesState> = {
       ['3', 'Three'],
     ]),
     choice('look', 'shown as', look, [
-      ['plates', 'Things'],
+      ['plates', 'Counters'],
       ['circles', 'Numerals'],
     ]),
     choice('colors', 'colors', colors, [

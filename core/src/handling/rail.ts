@@ -1,5 +1,5 @@
 import { numberWord } from '../numbers/index.js';
-import { type Handling, act, choice, step } from './handling.js';
+import { type Manipulative, act, choice, step } from './handling.js';
 import { type Scene, ground, piece } from './scene.js';
 import { partsSentence } from './sentences.js';
 
@@ -18,7 +18,7 @@ export const holesFor = (a: number, b: number, holes: number, apart = 0): Hole[]
 export function railScene(holes: readonly Hole[]): Scene {
   const width = holes.length * PITCH + 0.4;
   const x = (i: number): number => 0.2 + PITCH * (i + 0.5);
-  const standing = holes.filter((hole) => hole !== 0).length;
+  const status = holes.filter((hole) => hole !== 0).length;
   return {
     width,
     height: 2,
@@ -34,7 +34,7 @@ export function railScene(holes: readonly Hole[]): Scene {
         : [piece(`peg-${i}`, x(i), 1, { look: 'peg', color: hole === 1 ? 'a' : 'b' })],
     ),
     over: [],
-    words: `${numberWord(standing)} pegs on a rail with ${holes.length} holes`,
+    words: `${numberWord(status)} pegs on a rail with ${holes.length} holes`,
   };
 }
 
@@ -45,7 +45,7 @@ interface RailState {
 const countOf = (holes: readonly Hole[], color: Hole): number =>
   holes.filter((hole) => hole === color).length;
 
-export const RAIL: Handling<RailState> = {
+export const RAIL: Manipulative<RailState> = {
   id: 'rail',
   title: 'Peg rail',
   start: { holes: holesFor(6, 3, 10) },

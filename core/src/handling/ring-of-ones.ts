@@ -1,4 +1,4 @@
-import { type Handling, act, choice } from './handling.js';
+import { type Manipulative, act, choice } from './handling.js';
 import { type Ground, type Scene, ground, written } from './scene.js';
 
 const RADIUS = 3.6;
@@ -56,7 +56,7 @@ interface RingState {
   readonly steps: number;
 }
 
-export const RING_OF_ONES: Handling<RingState> = {
+export const RING_OF_ONES: Manipulative<RingState> = {
   id: 'ones',
   title: 'Ring of ones',
   start: { by: 2, steps: MOST_STEPS },

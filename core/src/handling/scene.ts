@@ -69,7 +69,7 @@ export interface Ground {
   readonly moves: boolean;
 }
 
-/** A drawing of things to handle. */
+/** A drawing of manipulatives. */
 export interface Scene {
   readonly width: number;
   readonly height: number;

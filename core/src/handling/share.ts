@@ -1,5 +1,5 @@
 import { capital, hashText, layOut, numberWord } from '../numbers/index.js';
-import { type Handling, act, step } from './handling.js';
+import { type Manipulative, act, step } from './handling.js';
 import { type Ground, type Piece, type Scene, ground, piece } from './scene.js';
 
 const PLATE = 3.6;
@@ -60,7 +60,7 @@ const onto = (state: ShareState, to: number): ShareState =>
     ? state
     : { left: state.left - 1, plates: state.plates.with(to, (state.plates[to] ?? 0) + 1) };
 
-export const SHARE: Handling<ShareState> = {
+export const SHARE: Manipulative<ShareState> = {
   id: 'share',
   title: 'Plates for sharing',
   start: { left: 7, plates: [0, 0] },

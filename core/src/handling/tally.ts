@@ -1,5 +1,5 @@
-import { numberWord } from '../numbers/index.js';
-import { type Handling, act, step } from './handling.js';
+import { numberWord, plural } from '../numbers/index.js';
+import { type Manipulative, act, step } from './handling.js';
 import { type Scene, piece } from './scene.js';
 import { numberSentence } from './sentences.js';
 
@@ -44,10 +44,10 @@ export function tallyScene(n: number): Scene {
 function inFives(n: number): string {
   const fives = Math.floor(n / 5);
   const rest = n % 5 === 0 ? '' : ` and ${numberWord(n % 5)}`;
-  return `: ${numberWord(fives)} ${fives === 1 ? 'five' : 'fives'}${rest}`;
+  return `: ${numberWord(fives)} ${plural(fives, 'five', 'fives')}${rest}`;
 }
 
-export const TALLY: Handling<{ readonly n: number }> = {
+export const TALLY: Manipulative<{ readonly n: number }> = {
   id: 'tally',
   title: 'Tally',
   start: { n: 7 },

@@ -1,5 +1,5 @@
 import { capital, numberWord } from '../numbers/index.js';
-import { type Handling, act, step } from './handling.js';
+import { type Manipulative, act, step } from './handling.js';
 import { type Piece, type Scene, piece } from './scene.js';
 
 const ONE = 0.62;
@@ -48,7 +48,7 @@ interface TensState {
 const unit = (n: number, one: string, many: string): string =>
   `${numberWord(n)} ${n === 1 ? one : many}`;
 
-export const TENS: Handling<TensState> = {
+export const TENS: Manipulative<TensState> = {
   id: 'tens',
   title: 'Tens and ones',
   start: { tens: 2, ones: 4 },
@@ -131,7 +131,7 @@ interface CoinState {
   readonly ones: number;
 }
 
-export const COINS_TO_COUNT: Handling<CoinState> = {
+export const COINS_TO_COUNT: Manipulative<CoinState> = {
   id: 'coins',
   title: 'Coins',
   start: { tens: 1, fives: 1, ones: 2 },

@@ -1,5 +1,5 @@
 import { capital, numberWord } from '../numbers/index.js';
-import { type Handling, act, choice, step } from './handling.js';
+import { type Manipulative, act, choice, step } from './handling.js';
 import { type Ground, type Scene, ground, label, piece, written } from './scene.js';
 
 const CELL = 1.5;
@@ -130,7 +130,7 @@ const controls = (tops: readonly number[]) => (state: TrackState) => {
 const placed = (state: TrackState, id: string): TrackState =>
   id.startsWith('place-') ? hop(state, Number(id.slice('place-'.length))) : state;
 
-export const TRACK: Handling<TrackState> = {
+export const TRACK: Manipulative<TrackState> = {
   id: 'track',
   title: 'Number track',
   start: { top: 10, stops: [4] },
@@ -142,7 +142,7 @@ export const TRACK: Handling<TrackState> = {
   drop: (state, _, place) => placed(state, place),
 };
 
-export const LINE: Handling<TrackState> = {
+export const LINE: Manipulative<TrackState> = {
   id: 'line',
   title: 'Number line',
   start: { top: 20, stops: [6, 9] },

@@ -9,7 +9,7 @@ import {
   seeded,
   waysInRooms,
 } from '../numbers/index.js';
-import { type Handling, type Sentence, act, choice, step } from './handling.js';
+import { type Manipulative, type Sentence, act, choice, step } from './handling.js';
 import { type Piece, type Scene, ground, piece } from './scene.js';
 import { partsSentence } from './sentences.js';
 
@@ -113,7 +113,7 @@ function aboutTray(state: TrayState): string {
   return `${seen} of ${ways} ways seen; this one comes ${percent} times in a hundred${shakes}`;
 }
 
-export const TRAY: Handling<TrayState> = {
+export const TRAY: Manipulative<TrayState> = {
   id: 'tray',
   title: 'Tray',
   start: { n: 6, roomCount: 2, openings: [], lid: 'off' },

@@ -13,7 +13,7 @@ export interface AlongResult {
   /** Places between unit i and i + 1, from 1, with a gap or an overlap that counts. */
   readonly gaps: readonly number[];
   readonly overlaps: readonly number[];
-  /** The first unit does not begin where the thing begins. */
+  /** The first unit does not start where the object starts. */
   readonly startOff: boolean;
   readonly words: string;
 }

@@ -12,7 +12,7 @@ import {
   readAlong,
   sortedBy,
   targetFor,
-  thingMl,
+  materialMl,
   volumeMl,
 } from './index.js';
 
@@ -33,14 +33,14 @@ describe('the jar', () => {
   // Figures of the check: one liter, balls of 25 mm, loose: 73; own arithmetic with Scott 1960.
   it('holds as many as the published packing says, and is filled for a number', () => {
     const ball = { kind: 'ball', diameterMm: 25 } as const;
-    const one = thingMl(ball)!;
+    const one = materialMl(ball)!;
     expect(one).toBeCloseTo(8.181, 3);
     expect(estimateCount(1000, one, fillOf(ball))).toEqual({ low: 66, high: 73 });
     expect(fillFor(50, one, fillOf(ball))).toEqual({ low: 682, high: 758 });
     expect(byTrial(100, 7, 1000)).toBe(70);
     expect(volumeMl({ kind: 'cylinder', diameterMm: 100, heightMm: 100 })).toBeCloseTo(785.4, 1);
     expect(volumeMl({ kind: 'box', lengthMm: 100, widthMm: 50, heightMm: 20 })).toBe(100);
-    expect(thingMl({ kind: 'unknown' })).toBeNull();
+    expect(materialMl({ kind: 'unknown' })).toBeNull();
     expect([targetFor([20, 10]), targetFor([100, 47]), targetFor([200])]).toEqual([8, 40, 100]);
   });
 

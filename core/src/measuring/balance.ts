@@ -151,13 +151,13 @@ export interface Held {
  * @throws RangeError where they contradict each other
  */
 export function heldBy(
-  tries: readonly { readonly units: number; readonly down: 'thing' | 'units' | 'even' }[],
+  tries: readonly { readonly units: number; readonly down: 'material' | 'units' | 'even' }[],
 ): Held {
   let least = 0;
   let most: number | null = null;
   for (const { units, down } of tries) {
     if (down !== 'units') least = Math.max(least, units);
-    if (down !== 'thing') most = Math.min(most ?? units, units);
+    if (down !== 'material') most = Math.min(most ?? units, units);
   }
   if (most !== null && least > most) throw new RangeError('these weighings cannot all be true');
   const words =

@@ -1,5 +1,5 @@
 /** A thing in a basket, by what it can be sorted by. */
-export interface BasketThing {
+export interface BasketMaterial {
   readonly id: string;
   readonly name: string;
   /** By attribute: "color" → "red". */
@@ -13,7 +13,7 @@ export interface ChartColumn {
 }
 
 /** The basket sorted by one attribute, in the order in which its values first come. */
-export function sortedBy(basket: readonly BasketThing[], attribute: string): ChartColumn[] {
+export function sortedBy(basket: readonly BasketMaterial[], attribute: string): ChartColumn[] {
   const counts = new Map<string, number>();
   for (const { looks } of basket) {
     const value = looks[attribute];

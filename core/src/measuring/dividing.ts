@@ -44,21 +44,21 @@ export interface Divider {
 }
 
 /** True where every thing is far enough from the dividing weight to be told apart. */
-export function isClear(things: readonly Weighed[], divider: number, unit: MassUnit): boolean {
+export function isClear(materials: readonly Weighed[], divider: number, unit: MassUnit): boolean {
   const near = Math.max(NEAR_PART * divider, NEAR_STEPS * scaleStep(unit));
-  return things.every(({ grams }) => Math.abs(grams - divider) >= near);
+  return materials.every(({ grams }) => Math.abs(grams - divider) >= near);
 }
 
 /**
  * The round weight that splits the things most evenly, with none of them too near to tell; null where
  * none leaves a thing on either side.
  */
-export function suggestDivider(things: readonly Weighed[], unit: MassUnit): Divider | null {
+export function suggestDivider(materials: readonly Weighed[], unit: MassUnit): Divider | null {
   let best: Divider | null = null;
   for (const grams of roundWeights(unit)) {
-    const lighter = things.filter((one) => one.grams < grams).length;
-    const heavier = things.length - lighter;
-    if (lighter === 0 || heavier === 0 || !isClear(things, grams, unit)) continue;
+    const lighter = materials.filter((one) => one.grams < grams).length;
+    const heavier = materials.length - lighter;
+    if (lighter === 0 || heavier === 0 || !isClear(materials, grams, unit)) continue;
     const apart = Math.abs(lighter - heavier);
     if (best && Math.abs(best.lighter - best.heavier) <= apart) continue;
     const even = apart <= 1 ? 'as evenly as can be' : 'best of the round weights';
@@ -82,8 +82,8 @@ export interface WeighedOrder {
   readonly sizeAgainst: string | null;
 }
 
-export function orderOf(things: readonly Weighed[]): WeighedOrder {
-  const order = [...things].sort((a, b) => a.grams - b.grams);
+export function orderOf(materials: readonly Weighed[]): WeighedOrder {
+  const order = [...materials].sort((a, b) => a.grams - b.grams);
   let nearest: [Weighed, Weighed] | null = null;
   for (let i = 1; i < order.length; i++) {
     const [a, b] = [order[i - 1] as Weighed, order[i] as Weighed];

@@ -31,7 +31,7 @@ describe('patterns', () => {
     expect(smallestUnit([])).toEqual([]);
   });
 
-  it('grow, hide a mistake, and lie in the order of what is harder', () => {
+  it('grow, hide a mistake, and are in the order of what is harder', () => {
     expect(repeatUnit(['a', 'a', 'b'], 7).join('')).toBe('aabaaba');
     expect([mayAsk(['a', 'b'], 3), mayAsk(['a', 'b'], 4)]).toEqual([false, true]);
     expect(withMistake(['a', 'b', 'a'], 2, ['b', 'c']).join('')).toBe('aca');

@@ -1,6 +1,6 @@
 import { hashText } from '../numbers/index.js';
 
-/** Rough grams a milliliter of what lies in a cupboard: wood, felt, cork (common practice, no source). */
+/** Rough grams a milliliter of what lies in a household: wood, felt, cork (common practice, no source). */
 const DENSITY = 0.7;
 const LEAST_G = 2;
 /** About what common things weigh, in grams (weighed in a kitchen; common practice, no source). */

@@ -1,3 +1,4 @@
+import { plural } from '../numbers/index.js';
 import type { Shape } from '../vocabulary/index.js';
 
 /** Inside of a jar, in millimeters; or its volume, measured with water, in milliliters. */
@@ -37,7 +38,7 @@ export function volumeMl(jar: Jar): number {
 }
 
 /** Volume of one thing in milliliters; null where its shape is not known. */
-export function thingMl(shape: Shape): number | null {
+export function materialMl(shape: Shape): number | null {
   switch (shape.kind) {
     case 'ball':
       return (Math.PI * shape.diameterMm ** 3) / 6 / MM3_A_ML;
@@ -99,7 +100,7 @@ export function rangeVerdict(low: number, high: number, actual: number): RangeVe
 export function rangeWords(low: number, high: number, actual: number): string {
   const verdict = rangeVerdict(low, high, actual);
   const width = high - low + 1;
-  const wide = `${width} ${width === 1 ? 'number' : 'numbers'} wide`;
+  const wide = `${width} ${plural(width, 'number', 'numbers')} wide`;
   if (verdict === 'inside') return `${actual} is inside, and the range was ${wide}.`;
   const off = verdict === 'below' ? low - actual : actual - high;
   return `${actual} is ${verdict} the range, by ${off}; it was ${wide}.`;

@@ -49,25 +49,25 @@ describe('lighter or heavier', () => {
     let none = 0;
     for (let basket = 0; basket < 200; basket++) {
       const unit = MASS_UNITS[basket % 4]!;
-      const things = Array.from({ length: 3 + Math.floor(random() * 8) }, (_, i) => ({
+      const materials = Array.from({ length: 3 + Math.floor(random() * 8) }, (_, i) => ({
         name: `thing ${i}`,
         grams: Math.round(5 * 400 ** random()),
       }));
       const apart = (grams: number): number =>
-        Math.abs(things.filter((one) => one.grams < grams).length * 2 - things.length);
+        Math.abs(materials.filter((one) => one.grams < grams).length * 2 - materials.length);
       const usable = roundWeights(unit).filter(
-        (grams) => isClear(things, grams, unit) && apart(grams) < things.length,
+        (grams) => isClear(materials, grams, unit) && apart(grams) < materials.length,
       );
-      const best = suggestDivider(things, unit);
+      const best = suggestDivider(materials, unit);
       if (!best) none++;
       expect(best === null).toBe(usable.length === 0);
       if (!best) continue;
       expect(apart(best.grams)).toBe(Math.min(...usable.map(apart)));
-      for (const { grams } of things) {
+      for (const { grams } of materials) {
         const far = Math.abs(grams - best.grams);
         expect(far).toBeGreaterThanOrEqual(Math.max(0.05 * best.grams, 2 * scaleStep(unit)));
       }
-      expect(best.lighter + best.heavier).toBe(things.length);
+      expect(best.lighter + best.heavier).toBe(materials.length);
     }
     expect(none).toBeLessThan(100);
   });
@@ -78,12 +78,12 @@ describe('lighter or heavier', () => {
       'same',
       'heavier',
     ]);
-    const things = [
+    const materials = [
       { name: 'pillow', grams: 400, sizeMm3: 9e6 },
       { name: 'stone', grams: 900, sizeMm3: 3e5 },
       { name: 'cup', grams: 350, sizeMm3: 4e5 },
     ];
-    const { order, nearest, sizeAgainst } = orderOf(things);
+    const { order, nearest, sizeAgainst } = orderOf(materials);
     expect(order.map((one) => one.name)).toEqual(['cup', 'pillow', 'stone']);
     expect(nearest!.map((one) => one.name)).toEqual(['cup', 'pillow']);
     expect(sizeAgainst).toContain('stone weighs more than pillow');
@@ -188,9 +188,9 @@ describe('the balance', () => {
 
   it('says how many units hold a thing up', () => {
     expect(heldBy([]).words).toMatch(/one at a time/);
-    expect(heldBy([{ units: 3, down: 'thing' }]).words).toBe('More than 3.');
+    expect(heldBy([{ units: 3, down: 'material' }]).words).toBe('More than 3.');
     const both = [
-      { units: 3, down: 'thing' },
+      { units: 3, down: 'material' },
       { units: 4, down: 'units' },
     ] as const;
     expect(heldBy(both).words).toBe('3 and a bit more.');
@@ -199,7 +199,7 @@ describe('the balance', () => {
     );
     expect(() =>
       heldBy([
-        { units: 5, down: 'thing' },
+        { units: 5, down: 'material' },
         { units: 3, down: 'units' },
       ]),
     ).toThrowError(RangeError);

@@ -1,14 +1,14 @@
 import type { Random } from './seeded.js';
 import { choose } from './ways.js';
 
-/** Chance that k of n like counters lie in one of two equal rooms: C(n, k) / 2^n. */
+/** Chance that k of n like counters are in one of two equal rooms: C(n, k) / 2^n. */
 export const chanceOfSplit = (n: number, k: number): number => choose(n, k) / 2 ** n;
 
 /** The room of each of n counters after a shake: each room as likely as another. */
 export const shaken = (n: number, rooms: number, random: Random): number[] =>
   Array.from({ length: n }, () => Math.min(rooms - 1, Math.floor(random() * rooms)));
 
-/** How many lie in each room. */
+/** How many are in each room. */
 export const inRooms = (where: readonly number[], rooms: number): number[] =>
   Array.from({ length: rooms }, (_, room) => where.filter((one) => one === room).length);
 
@@ -45,7 +45,7 @@ export const unorderedChances = (n: number): number[] =>
 /** Shakes that are left to chance before what is missing is dealt. */
 export const SHAKES_BY_CHANCE = 5;
 
-/** One opening of a tray: how many lie in each room, and whether chance or the dealer brought it. */
+/** One opening of a tray: how many are in each room, and whether chance or the dealer brought it. */
 export interface Opening {
   readonly rooms: readonly number[];
   readonly dealt: boolean;

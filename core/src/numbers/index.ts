@@ -6,4 +6,5 @@ export * from './pips.js';
 export * from './reach.js';
 export * from './seeded.js';
 export * from './ways.js';
+export * from './plural.js';
 export * from './words.js';

@@ -21,7 +21,7 @@ const NEAREST_IN_HEAP = 1.02;
 const MOST_ATTEMPTS = 4000;
 
 /**
- * Where n counters (0 to 40) lie in a layout; the same seed gives the same picture. Distances are
+ * Where n counters (0 to 40) are in a layout; the same seed gives the same picture. Distances are
  * in counter diameters, and every counter lies whole inside the picture.
  */
 export function layOut(n: number, layout: Layout, seed: number): Picture {

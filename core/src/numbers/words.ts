@@ -1,3 +1,5 @@
+import { joinWords } from './plural.js';
+
 const UNDER_TWENTY =
   'zero one two three four five six seven eight nine ten eleven twelve thirteen fourteen fifteen sixteen seventeen eighteen nineteen'.split(
     ' ',
@@ -28,12 +30,6 @@ export function placeWord(n: number): string {
 /** Number words joined for a sentence: "three", "three and four", "three, four and six". */
 export function listNumbers(numbers: readonly number[]): string {
   return joinWords(numbers.map(numberWord));
-}
-
-/** Joins words with commas and a last "and". */
-export function joinWords(words: readonly string[]): string {
-  if (words.length < 2) return words.join('');
-  return `${words.slice(0, -1).join(', ')} and ${words[words.length - 1]}`;
 }
 
 /** The word with a capital first letter. */

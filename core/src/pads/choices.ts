@@ -23,7 +23,10 @@ const choices = <R extends CaptureRecord>(
   );
 
 /** Answers that the question itself names. */
-export function namedChoices(question: Question, tapped: CaptureRecord | null): KeyGroup | null {
+export function namedPreferences(
+  question: Question,
+  tapped: CaptureRecord | null,
+): KeyGroup | null {
   if (question.choices === null) return null;
   const keys = question.choices.map(({ words, record }) =>
     key(words, tapped !== null && JSON.stringify(tapped) === JSON.stringify(record), record, {

@@ -111,7 +111,7 @@ const digitKeys = (
     });
   });
   const fewer = typed === null || typed < 10 ? null : Math.floor(typed / 10);
-  return [...digits, key('⌫', false, set(fewer), { aloud: 'take the last digit back' })];
+  return [...digits, key('⌫', false, set(fewer), { aloud: 'undo the last digit' })];
 };
 
 /**

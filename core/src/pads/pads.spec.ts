@@ -2,7 +2,7 @@ import * as v from 'valibot';
 import { LIBRARY, topsOf } from '../activities/index.js';
 import { emptyState, slipsOf } from '../evidence/index.js';
 import { seeded } from '../numbers/index.js';
-import { type Question, playOut, questionForItem, sessionOf } from '../rounds/index.js';
+import { type Question, playOut, questionForItem, playStateOf } from '../rounds/index.js';
 import { SKILLS } from '../skills/index.js';
 import {
   type AnswerMode,
@@ -51,10 +51,10 @@ const every = (modes: readonly AnswerMode[]): Question[] =>
 /** Two dozen questions of every activity in its middle range, as they come at the table. */
 const PLAYED: Question[] = LIBRARY.flatMap((activity) => {
   const tops = topsOf(activity);
-  const session = sessionOf({
+  const session = playStateOf({
     activity,
     top: tops[Math.floor(tops.length / 2)] ?? 5,
-    state: emptyState('c', 'middle'),
+    state: emptyState('c', 'balanced'),
     name: 'Kofi',
     today: '2026-03-10',
     seed: activity.id,

@@ -3,7 +3,7 @@ import type { CaptureRecord, RecordOf } from '../vocabulary/index.js';
 import {
   catchGroups,
   compareGroups,
-  namedChoices,
+  namedPreferences,
   partnerGroups,
   splitGroup,
   weighGroups,
@@ -158,7 +158,7 @@ function answerGroups(
   tapped: CaptureRecord | null,
 ): (KeyGroup | null)[] {
   const touched = tapped !== null;
-  const named = namedChoices(question, tapped);
+  const named = namedPreferences(question, tapped);
   if (named) return [named];
   switch (record.kind) {
     case 'reach':

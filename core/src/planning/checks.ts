@@ -32,7 +32,7 @@ export function checkWeek(
     refusals.push('Nobody is here on any open day of this week: say who comes.');
   }
   if (activities.every((activity) => facts.sheet.banned.includes(activity.id))) {
-    refusals.push('Every activity is taken out of this week: let one come back.');
+    refusals.push('Every activity is left out of this week: allow one again.');
   }
   fixed.forEach((entry, i) => {
     const card = model.fixed[i];
@@ -41,7 +41,7 @@ export function checkWeek(
     const title = activities[card.activity]?.title ?? 'This card';
     if (facts.sheet.banned.includes(entry.activityId)) {
       refusals.push(
-        `${title} is pinned on ${weekdayOf(entry.day)} and taken out of this week: unpin it, or let it come back.`,
+        `${title} is pinned on ${weekdayOf(entry.day)} and left out of this week: unpin it, or allow it again.`,
       );
     }
     for (const { level, sentence } of violationsOf(model, card, others)) {
@@ -62,10 +62,10 @@ export function checkWeek(
       `${activity?.title ?? 'An activity'} is pinned on ${weekdayOf(entry.day)}, and ${why}: unpin it, or change it.`,
     );
   }
-  if (facts.things.length === 0 && refusals.length === 0) {
+  if (facts.materials.length === 0 && refusals.length === 0) {
     const careful = children.some((child) => child.careful);
     notes.add(
-      `The cupboard is empty, so the plan supposes that the house has what is needed${careful ? ', and leaves out small parts' : ''}.`,
+      `No materials are listed, so the plan supposes that the house has what is needed${careful ? ', and leaves out small parts' : ''}.`,
     );
   }
   return { refusals, notes: [...notes] };

@@ -62,8 +62,8 @@ function whyMissing(
     .map((a) => model.activities[a]?.missing ?? [])
     .filter((words) => words.length > 0)
     .sort((x, y) => x.length - y.length);
-  if (barred.every((one) => one === 'cupboard') && missing) return `needs ${joinWords(missing)}`;
-  if (barred.every((one) => one === 'cupboard')) return 'too few materials for it';
+  if (barred.every((one) => one === 'materials') && missing) return `needs ${joinWords(missing)}`;
+  if (barred.every((one) => one === 'materials')) return 'too few materials for it';
   if (barred.every((one) => one !== null)) {
     if (barred.includes('longer')) return `its activities take longer than ${child.name} sits`;
     return barred.includes('allergy')
@@ -136,7 +136,7 @@ export function openingsIn(model: WeekModel): Opening[] {
     if (words === undefined || more !== undefined) continue;
     const worth = activity.options.reduce((sum, ways, c) => {
       const barred = activity.barred[c];
-      if (barred !== null && barred !== 'cupboard') return sum;
+      if (barred !== null && barred !== 'materials') return sum;
       const wants = model.children[c]?.wants ?? [];
       const best = ways.map(({ hits }) =>
         hits.reduce((all, { want, part }) => all + part * (wants[want]?.value ?? 0), 0),

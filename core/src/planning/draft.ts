@@ -116,7 +116,7 @@ export function draftWith(model: WeekModel, cards: readonly Card[]): Draft {
   const possible = possibleIn(model);
   const children = model.children.map((_, c) => childWeek(model, c));
   const placed: Card[] = [];
-  const inBand = days.map(() => ({ woven: 0, 'set-out': 0, table: 0 }));
+  const inBand = days.map(() => ({ anytime: 0, play: 0, table: 0 }));
   const dayMinutes = new Float64Array(days.length);
   const momentLeft = days.map(() => Float64Array.from(moments, (one) => one.minutes));
   const momentCards = days.map(() => new Uint8Array(moments.length));
@@ -135,8 +135,8 @@ export function draftWith(model: WeekModel, cards: readonly Card[]): Draft {
       : 0;
   /** Minutes of set-up that a card is spared where the same things lie there already. */
   function spared(a: number, d: number): number {
-    const { sameThings, setUpMinutes } = activities[a] as ModelActivity;
-    return sameThings === null ? 0 : Math.min(setUp[d]?.get(sameThings) ?? 0, setUpMinutes);
+    const { sameMaterials, setUpMinutes } = activities[a] as ModelActivity;
+    return sameMaterials === null ? 0 : Math.min(setUp[d]?.get(sameMaterials) ?? 0, setUpMinutes);
   }
   const againCost = (a: number): number =>
     uses[a]?.length ? AGAIN + (activities[a]?.fresh ?? 0) : 0;
@@ -196,7 +196,7 @@ export function draftWith(model: WeekModel, cards: readonly Card[]): Draft {
 
   /** Every child's best way in ranges up to one, best first; `room` is what the child's day has left. */
   function rankedIn(a: number, d: number, high: number): Ranked[] {
-    const low = activities[a]?.band === 'set-out' ? high - RANGES_APART : 0;
+    const low = activities[a]?.band === 'play' ? high - RANGES_APART : 0;
     const found: Ranked[] = [];
     let last: Ranked | undefined;
     for (const { child, at, option } of possible[a]?.[d]?.ways ?? []) {
@@ -268,7 +268,7 @@ export function draftWith(model: WeekModel, cards: readonly Card[]): Draft {
     for (let size = 1; size <= Math.min(activity.minutes.length, most.length); size++) {
       gains += most[size - 1] as number;
       const led = minutesOf(activity, size);
-      const setUp = activity.sameThings === null ? activity.setUpMinutes : 0;
+      const setUp = activity.sameMaterials === null ? activity.setUpMinutes : 0;
       const minutes = led + setUp + activity.clearUpMinutes;
       score = Math.max(score, scoreOf(gains - ownCost(activity, minutes), minutes));
     }
@@ -293,9 +293,9 @@ export function draftWith(model: WeekModel, cards: readonly Card[]): Draft {
     left[moment] = (left[moment] as number) - led;
     const here = momentCards[d] as Uint8Array;
     here[moment] = (here[moment] as number) + 1;
-    const { sameThings, setUpMinutes } = activity;
-    if (sameThings !== null)
-      setUp[d]?.set(sameThings, Math.max(setUp[d]?.get(sameThings) ?? 0, setUpMinutes));
+    const { sameMaterials, setUpMinutes } = activity;
+    if (sameMaterials !== null)
+      setUp[d]?.set(sameMaterials, Math.max(setUp[d]?.get(sameMaterials) ?? 0, setUpMinutes));
     if (activity.wet) wet[d] = (wet[d] as number) + 1;
     for (const { item, base, each } of activity.uses)
       stock[item] = (stock[item] ?? 0) - base - each * size;

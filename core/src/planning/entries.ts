@@ -1,5 +1,5 @@
-import { careFor, clothedIn, inReach } from '../things/index.js';
-import type { Day, PlanEntry, Taker } from '../vocabulary/index.js';
+import { careFor, materialForInterest, inReach } from '../materials/index.js';
+import type { Day, PlanEntry, Participant } from '../vocabulary/index.js';
 import { type Card, minutesOf } from './model.js';
 import { type PlannedWeek, isFixed, optionFor } from './week-model.js';
 
@@ -19,39 +19,40 @@ export function entryOf({ model, facts }: PlannedWeek, card: Card, id: string): 
   const activity = facts.activities.find((one) => one.id === model.activities[card.activity]?.id);
   const planned = model.activities[card.activity];
   const children = card.focus.flatMap(({ child }) => facts.children[child]?.child ?? []);
-  const takers = card.focus.flatMap(({ child, option }): Taker[] => {
+  const participants = card.focus.flatMap(({ child, option }): Participant[] => {
     const one = facts.children[child]?.child;
     const ways = planned?.options[child];
     const top = (ways?.[option] ?? ways?.[0])?.top ?? SOME_TOP;
     const want = ways?.[option]?.hits[0]?.want ?? -1;
     const skillId = model.children[child]?.wants[want]?.skillId;
-    return one ? [{ childId: one.id, top, ...(skillId ? { skillId } : {}) }] : [];
+    return one ? [{ childId: one.id, rangeMax: top, ...(skillId ? { skillId } : {}) }] : [];
   });
-  if (!activity || !planned || takers.length === 0) throw new RangeError('not a card of this week');
+  if (!activity || !planned || participants.length === 0)
+    throw new RangeError('not a card of this week');
   const here = model.days[card.day]?.here ?? [];
   const isIn = (c: number): boolean => card.focus.some(({ child }) => child === c);
   const near = inReach(model.moments[card.moment], here, isIn);
   const day = model.days[card.day]?.day ?? facts.today;
-  const [clothes] = clothedIn(
+  const [clothes] = materialForInterest(
     activity,
     children,
-    facts.things,
+    facts.materials,
     careFor(
       [...new Set([...near, ...card.focus.map(({ child }) => child)])].flatMap(
         (c) => facts.children[c]?.child ?? [],
       ),
       day,
     ),
-    { tops: takers.map(({ top }) => top) },
+    { tops: participants.map(({ rangeMax: top }) => top) },
   );
   return {
     id,
     day,
     momentId: model.moments[card.moment]?.id ?? '',
     activityId: activity.id,
-    takers,
-    minutes: minutesOf(planned, takers.length),
-    with: clothes ? `with ${clothes.thing.name}`.slice(0, 80) : '',
+    participants,
+    minutes: minutesOf(planned, participants.length),
+    with: clothes ? `with ${clothes.material.name}`.slice(0, 80) : '',
     state: 'planned',
     version: 1,
   };
@@ -109,10 +110,10 @@ export function cardOf({ model, facts }: PlannedWeek, entry: PlanEntry): Card | 
   const activity = model.activities.findIndex((one) => one.id === entry.activityId);
   const day = model.days.findIndex((one) => one.day === entry.day);
   const moment = model.moments.findIndex((one) => one.id === entry.momentId);
-  const focus = entry.takers
-    .flatMap((taker) => {
-      const c = facts.children.findIndex(({ child }) => child.id === taker.childId);
-      const option = optionFor(model.activities[activity], model.children[c], c, taker);
+  const focus = entry.participants
+    .flatMap((participant) => {
+      const c = facts.children.findIndex(({ child }) => child.id === participant.childId);
+      const option = optionFor(model.activities[activity], model.children[c], c, participant);
       return c < 0 ? [] : [{ child: c, option }];
     })
     .sort((x, y) => x.child - y.child);

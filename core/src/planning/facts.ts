@@ -7,7 +7,7 @@ import type {
   Day,
   Household,
   PlanEntry,
-  Thing,
+  Material,
   WeekSheet,
 } from '../vocabulary/index.js';
 
@@ -31,7 +31,7 @@ export interface WeekFacts {
   readonly children: readonly ChildFacts[];
   /** Built-in and own. */
   readonly activities: readonly Activity[];
-  readonly things: readonly Thing[];
+  readonly materials: readonly Material[];
   /** What was ticked as lying ready lately, by `needKey`: it is in the house, listed or not. */
   readonly had: ReadonlySet<string>;
   /** Who is away, by day. */

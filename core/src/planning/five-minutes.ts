@@ -27,12 +27,12 @@ export function inFiveMinutes(
   most = 3,
 ): Offer[] {
   const moment = momentAt(model.moments, where.now);
-  const bands = model.moments[moment]?.bands ?? ['woven'];
+  const bands = model.moments[moment]?.bands ?? ['anytime'];
   const isOffered = (a: number): boolean => {
     const activity = model.activities[a];
     if (!activity || planned.some((card) => card.activity === a)) return false;
     if (minutesOf(activity, 1) + activity.setUpMinutes > where.minutes) return false;
-    return activity.band === 'woven' || bands.includes(activity.band);
+    return activity.band === 'anytime' || bands.includes(activity.band);
   };
   const open: WeekModel = {
     ...model,
@@ -41,7 +41,7 @@ export function inFiveMinutes(
       ...day,
       open: d === where.day,
       moments: d === where.day ? [moment] : [],
-      emptied: { woven: 0, 'set-out': 0, table: 0 },
+      emptied: { anytime: 0, play: 0, table: 0 },
     })),
     moments: model.moments.map((one) => ({ ...one, minutes: NO_LIMIT })),
     children: model.children.map((child) => ({
@@ -55,7 +55,7 @@ export function inFiveMinutes(
       return { ...activity, moments: [moment], minutes: short };
     }),
     limits: {
-      cards: { woven: NO_LIMIT, 'set-out': NO_LIMIT, table: NO_LIMIT },
+      cards: { anytime: NO_LIMIT, play: NO_LIMIT, table: NO_LIMIT },
       dayMinutes: NO_LIMIT,
       weekMinutes: NO_LIMIT,
     },

@@ -1,8 +1,8 @@
 import { topsOf } from '../activities/index.js';
-import { joinWords } from '../numbers/index.js';
+import { joinWords, plural } from '../numbers/index.js';
 import { evaluate } from '../activities/quantity.js';
-import { careFor, stockFor } from '../things/index.js';
-import type { Activity, PlanEntry, Taker } from '../vocabulary/index.js';
+import { careFor, stockFor } from '../materials/index.js';
+import type { Activity, PlanEntry, Participant } from '../vocabulary/index.js';
 import { type Card, type ModelActivity, minutesOf } from './model.js';
 import { INVITATIONS, MOST_A_WEEK } from './settings.js';
 import { besideDay } from './terms.js';
@@ -36,7 +36,9 @@ export function invitationsFor(week: PlannedWeek, cards: readonly Card[]): Invit
     model.moments.forEach(({ id }, m) => {
       const led = cards.filter(
         (card) =>
-          card.day === d && card.moment === m && model.activities[card.activity]?.band !== 'woven',
+          card.day === d &&
+          card.moment === m &&
+          model.activities[card.activity]?.band !== 'anytime',
       );
       if (led.length === 0 || stands.some((one) => one.day === day && one.momentId === id)) return;
       const minutes = led.reduce((sum, card) => {
@@ -111,7 +113,7 @@ function sharesScarce(
   activity: Activity,
   size: number,
   beside: readonly { readonly activity: Activity; readonly size: number }[],
-  { things, children, today }: PlannedWeek['facts'],
+  { materials, children, today }: PlannedWeek['facts'],
   near: readonly number[],
 ): boolean {
   const care = careFor(
@@ -128,7 +130,8 @@ function sharesScarce(
     }, 0);
     if (taken === 0) return false;
     return (
-      taken + evaluate(need.must, { tops: topsFor(activity, size) }) > stockFor(need, things, care)
+      taken + evaluate(need.must, { tops: topsFor(activity, size) }) >
+      stockFor(need, materials, care)
     );
   });
 }
@@ -145,9 +148,9 @@ export function invitationEntry(
     day: model.days[day]?.day ?? facts.today,
     momentId: model.moments[moment]?.id ?? '',
     activityId: activity.id,
-    takers: children.flatMap((c): Taker[] => {
+    participants: children.flatMap((c): Participant[] => {
       const top = model.activities[a]?.options[c]?.[0]?.top ?? topsOf(activity)[0] ?? 0;
-      return [{ childId: facts.children[c]?.child.id ?? '', top }];
+      return [{ childId: facts.children[c]?.child.id ?? '', rangeMax: top }];
     }),
     minutes,
     with: '',
@@ -165,36 +168,36 @@ export function meanwhileWords({ model, facts }: PlannedWeek, entry: PlanEntry):
   const nameOf = (id: string): string =>
     facts.children.find(({ child }) => child.id === id)?.child.name ?? '';
   const namesIn = (one: PlanEntry): string =>
-    joinWords(one.takers.map(({ childId }) => nameOf(childId)));
+    joinWords(one.participants.map(({ childId }) => nameOf(childId)));
   const titleOf = (one: PlanEntry): string =>
     facts.activities.find(({ id }) => id === one.activityId)?.title ?? '';
   const bandOf = (one: PlanEntry): string =>
-    facts.activities.find(({ id }) => id === one.activityId)?.band ?? 'woven';
+    facts.activities.find(({ id }) => id === one.activityId)?.band ?? 'anytime';
   const beside = facts.entries.filter(
     (one) => one !== entry && one.day === entry.day && one.momentId === entry.momentId,
   );
   if (entry.invitation) {
-    const led = beside.filter((one) => !one.invitation && bandOf(one) !== 'woven');
-    const by = `${namesIn(entry)} ${entry.takers.length === 1 ? 'does' : 'do'} it without you`;
+    const led = beside.filter((one) => !one.invitation && bandOf(one) !== 'anytime');
+    const by = `${namesIn(entry)} ${plural(entry.participants.length, 'does', 'do')} it without you`;
     return led.length === 0
       ? `${by}.`
       : `${by}, while you lead ${joinWords(led.map((one) => `${titleOf(one)} with ${namesIn(one)}`))}.`;
   }
-  if (bandOf(entry) === 'woven')
+  if (bandOf(entry) === 'anytime')
     return 'Everybody may join in; those in focus are watched and noted.';
   const here = model.days.find(({ day }) => day === entry.day)?.here ?? [];
   const others = here.flatMap((c) => {
     const child = facts.children[c]?.child;
-    return child && !entry.takers.some(({ childId }) => childId === child.id) ? [child] : [];
+    return child && !entry.participants.some(({ childId }) => childId === child.id) ? [child] : [];
   });
   if (others.length === 0) return '';
   const invited = beside.filter((one) => one.invitation);
   const left = others.filter(
-    ({ id }) => !invited.some((one) => one.takers.some(({ childId }) => childId === id)),
+    ({ id }) => !invited.some((one) => one.participants.some(({ childId }) => childId === id)),
   );
   const led = beside.filter((one) => !one.invitation);
   const apart = left.filter(
-    ({ id }) => !led.some((one) => one.takers.some(({ childId }) => childId === id)),
+    ({ id }) => !led.some((one) => one.participants.some(({ childId }) => childId === id)),
   );
   return [
     ...(invited.length > 0
@@ -202,14 +205,14 @@ export function meanwhileWords({ model, facts }: PlannedWeek, entry: PlanEntry):
           `Meanwhile ${joinWords(
             invited.map(
               (one) =>
-                `${namesIn(one)} ${one.takers.length === 1 ? 'has' : 'have'} ${titleOf(one)}`,
+                `${namesIn(one)} ${plural(one.participants.length, 'has', 'have')} ${titleOf(one)}`,
             ),
           )}, by themselves.`,
         ]
       : []),
     ...(apart.length > 0
       ? [
-          `${joinWords(apart.map(({ name }) => name))} ${apart.length === 1 ? 'plays' : 'play'} near you.`,
+          `${joinWords(apart.map(({ name }) => name))} ${plural(apart.length, 'plays', 'play')} near you.`,
         ]
       : []),
   ].join(' ');

@@ -1,21 +1,21 @@
 import { skillsInRange, topForSkill, topsOf } from '../activities/index.js';
 import { evaluate } from '../activities/quantity.js';
-import type { Wanted } from '../evidence/index.js';
+import type { Candidate } from '../evidence/index.js';
 import { roundsOf } from '../rounds/index.js';
 import { skillOf } from '../skills/index.js';
 import {
   type Care,
   ORDINARY,
   activityKeptFrom,
-  clothedIn,
+  materialForInterest,
   groupLimit,
   groupLimits,
   isInTheHouse,
   onlySmall,
   stockFor,
   useOf,
-} from '../things/index.js';
-import { type Activity, type Day, type Thing, addDays } from '../vocabulary/index.js';
+} from '../materials/index.js';
+import { type Activity, type Day, type Material, addDays } from '../vocabulary/index.js';
 import type { ChildFacts, WeekFacts } from './facts.js';
 import type { Barred, ModelActivity, ModelDay, ModelMoment, Option, Want } from './model.js';
 import {
@@ -43,20 +43,20 @@ interface Around {
   readonly moments: readonly ModelMoment[];
   readonly days: readonly ModelDay[];
   readonly first: Day;
-  readonly sameThings: ReadonlyMap<string, number>;
+  readonly sameMaterials: ReadonlyMap<string, number>;
   /** Filled with what the activities use up. */
   readonly items: { words: string; stock: number }[];
 }
 
 /** An activity as numbers: how long it takes, what it needs, and what it brings to whom. */
 export function activityFor(facts: WeekFacts, activity: Activity, around: Around): ModelActivity {
-  const { children, things, household, sheet, lately } = facts;
-  const { wants, careful, moments, days, first, items, sameThings } = around;
+  const { children, materials, household, sheet, lately } = facts;
+  const { wants, careful, moments, days, first, items, sameMaterials } = around;
   const { band } = activity;
   const lowest = Math.min(LOWEST_TOP, ...topsOf(activity));
-  const suppose = isInTheHouse(activity, things, facts.had);
+  const suppose = isInTheHouse(activity, materials, facts.had);
   const keptFrom = children.flatMap(({ child }, c) =>
-    isKeptFrom(activity, child.cautions.allergies, lowest, things) ? [c] : [],
+    isKeptFrom(activity, child.cautions.allergies, lowest, materials) ? [c] : [],
   );
   const allergies = [
     ...new Set(
@@ -83,11 +83,11 @@ export function activityFor(facts: WeekFacts, activity: Activity, around: Around
     .filter(
       (need) =>
         evaluate(need.must, { tops: [lowest] }) >
-        stockFor(need, things, { noSmallParts: false }, suppose),
+        stockFor(need, materials, { noSmallParts: false }, suppose),
     )
     .map((need) => need.words);
   const mostWith = (noSmallParts: boolean): number[] =>
-    groupLimits(activity, RANGES, BAND[band].focus, things, care(noSmallParts), suppose);
+    groupLimits(activity, RANGES, BAND[band].focus, materials, care(noSmallParts), suppose);
   const mostAny = mostWith(false);
   const mostSafe = careful.includes(true) ? mostWith(true) : mostAny;
   const isShort = mostAny.every((most) => most === 0) && mostSafe.every((most) => most === 0);
@@ -101,7 +101,7 @@ export function activityFor(facts: WeekFacts, activity: Activity, around: Around
     band,
     setUpMinutes: activity.setUpMinutes,
     clearUpMinutes: activity.clearUpMinutes,
-    sameThings: sameThings.get(activity.id) ?? null,
+    sameMaterials: sameMaterials.get(activity.id) ?? null,
     wet: activity.mess !== 'dry',
     outdoors: activity.place === 'out',
     minutes,
@@ -113,13 +113,13 @@ export function activityFor(facts: WeekFacts, activity: Activity, around: Around
     ),
     mostSafe,
     needsSmall:
-      mostSafe.every((most) => most === 0) && onlySmall(activity, lowest, things, care(true)),
+      mostSafe.every((most) => most === 0) && onlySmall(activity, lowest, materials, care(true)),
     mostAny,
     missing,
     uses: activity.needs
       .filter((need) => need.consumable)
       .flatMap((need) => {
-        const stock = stockFor(need, things, care(careful.includes(true)), suppose);
+        const stock = stockFor(need, materials, care(careful.includes(true)), suppose);
         if (!Number.isFinite(stock)) return [];
         const at = items.findIndex((item) => item.words === need.words);
         const item = at >= 0 ? at : items.push({ words: need.words, stock }) - 1;
@@ -130,22 +130,22 @@ export function activityFor(facts: WeekFacts, activity: Activity, around: Around
     liked: children.map(({ child }, c) =>
       (options[c] ?? []).length === 0
         ? false
-        : clothedIn(activity, [child], things, care(careful[c] ?? true)).length > 0,
+        : materialForInterest(activity, [child], materials, care(careful[c] ?? true)).length > 0,
     ),
     keptFrom,
-    barred: barred.map((one) => one ?? (missing.length > 0 || isShort ? 'cupboard' : null)),
+    barred: barred.map((one) => one ?? (missing.length > 0 || isShort ? 'materials' : null)),
     notOn: days.flatMap(({ day }, d) =>
       sheet.banned.includes(activity.id) || (d === 0 && lastUse === dayBefore && day === sheet.from)
         ? [d]
         : [],
     ),
-    leftOut: activity.ways.includes('left-out'),
+    leftOut: activity.ways.includes('invitation'),
   };
 }
 
 /** What has to be set up of an activity, as one word; empty where that is nothing but paper and pencil. */
-const thingsWord = ({ band, needs, setUpMinutes }: Activity): string =>
-  band === 'woven' || setUpMinutes === 0
+const materialsWord = ({ band, needs, setUpMinutes }: Activity): string =>
+  band === 'anytime' || setUpMinutes === 0
     ? ''
     : needs
         .filter((need) => !need.consumable && !ORDINARY.includes(need.use))
@@ -154,8 +154,8 @@ const thingsWord = ({ band, needs, setUpMinutes }: Activity): string =>
         .join('/');
 
 /** Activities that are set up with the same things as others, by id, with the same number for all of them. */
-export function withSameThings(all: readonly Activity[]): Map<string, number> {
-  const words = all.map(thingsWord);
+export function withSameMaterials(all: readonly Activity[]): Map<string, number> {
+  const words = all.map(materialsWord);
   return new Map(
     all.flatMap(({ id }, i): [string, number][] => {
       const word = words[i] ?? '';
@@ -182,16 +182,16 @@ function minutesBySize(activity: Activity): number[] {
   return minutes;
 }
 
-/** True where nothing that serves an activity is free of what somebody is allergic to. */
+/** True where nothing that is used for an activity is free of what somebody is allergic to. */
 function isKeptFrom(
   activity: Activity,
   allergies: readonly string[],
   lowest: number,
-  things: readonly Thing[],
+  materials: readonly Material[],
 ): boolean {
   if (allergies.length === 0) return false;
   if (allergies.some((one) => activityKeptFrom(activity, one) !== null)) return true;
-  const canBe = (care: Care): boolean => groupLimit(activity, [lowest], 1, things, care) > 0;
+  const canBe = (care: Care): boolean => groupLimit(activity, [lowest], 1, materials, care) > 0;
   return !canBe({ noSmallParts: false, allergies }) && canBe({ noSmallParts: false });
 }
 
@@ -200,7 +200,7 @@ function barredFor(activity: Activity, { child, pace }: ChildFacts, day: Day): B
   return activity.band === 'table' && activity.minutes[0] > pace.minutes ? 'longer' : null;
 }
 
-const REVIEWS: readonly Wanted['why'][] = ['due', 'check', 'step-back'];
+const REVIEWS: readonly Candidate['why'][] = ['due', 'check', 'step-back'];
 
 /** The ways of a child to be in focus on an activity: one for each want, in the range that fits it. */
 function optionsFor(

@@ -1,4 +1,4 @@
-import { type ChildState, type Wanted } from '../evidence/index.js';
+import { type ChildState, type Candidate } from '../evidence/index.js';
 import { skillOf } from '../skills/index.js';
 import { type Day, STRANDS } from '../vocabulary/index.js';
 import { goesWorth } from './child-week.js';
@@ -20,7 +20,7 @@ import { ageInYears, weeksBetween } from './spans.js';
 /** What a child could be given, with what it is worth this week. */
 export function wantsOf(
   { state, since }: ChildFacts,
-  wanted: readonly Wanted[],
+  wanted: readonly Candidate[],
   first: Day,
 ): Want[] {
   const begun = wanted.filter(({ why }) => why === 'started' || why === 'nearly').length;
@@ -45,7 +45,7 @@ export function wantsOf(
 /** Whole weeks since a skill was last asked, or, where it never was, since it was open. */
 function weeksWaiting(state: ChildState, skillId: string, since: Day | null, day: Day): number {
   const openedOn = skillOf(skillId).buildsOn.flatMap(
-    (id) => state.skills[id]?.ledger.firstSecure?.day ?? state.taken[id]?.since ?? [],
+    (id) => state.skills[id]?.ledger.firstSecure?.day ?? state.assumed[id]?.since ?? [],
   );
   const from = state.skills[skillId]?.ledger.lastSeen ?? openedOn.sort().at(-1) ?? since;
   return from === null ? 0 : Math.max(0, weeksBetween(from, day));

@@ -1,4 +1,4 @@
-import type { Wanted } from '../evidence/index.js';
+import type { Candidate } from '../evidence/index.js';
 import type { Band, Day } from '../vocabulary/index.js';
 import { INVITATION_MINUTES, type Steps } from './settings.js';
 
@@ -51,7 +51,7 @@ export interface ModelChild {
   readonly name: string;
   /** Must not meet small parts. */
   readonly careful: boolean;
-  /** Minutes at the table, from the sittings there. */
+  /** Minutes at the table, from the sessions there. */
   readonly tableMinutes: number;
   /** The next time at the table is better offered early in the day. */
   readonly earlier: boolean;
@@ -76,7 +76,7 @@ export interface ModelChild {
 
 export interface Want {
   readonly skillId: string;
-  readonly why: Wanted['why'];
+  readonly why: Candidate['why'];
   /** Index of its strand. */
   readonly strand: number;
   /** What a go is worth. */
@@ -97,7 +97,7 @@ export interface Option {
   readonly hits: readonly { readonly want: number; readonly part: number }[];
 }
 
-export type Barred = 'age' | 'longer' | 'allergy' | 'cupboard';
+export type Barred = 'age' | 'longer' | 'allergy' | 'materials';
 
 export interface ModelActivity {
   readonly id: string;
@@ -106,7 +106,7 @@ export interface ModelActivity {
   readonly setUpMinutes: number;
   readonly clearUpMinutes: number;
   /** The same number where the same things are set up: once a day is enough; null where nothing is. */
-  readonly sameThings: number | null;
+  readonly sameMaterials: number | null;
   readonly wet: boolean;
   readonly outdoors: boolean;
   /** Minutes of a card with 1, 2, 3 ... focus children; as many as its longest time takes. */
@@ -124,9 +124,9 @@ export interface ModelActivity {
    * among; all 0 where it cannot be done so.
    */
   readonly mostSafe: readonly number[];
-  /** The cupboard has it, but not large enough for even one child in the lowest range. */
+  /** The materials has it, but not large enough for even one child in the lowest range. */
   readonly needsSmall: boolean;
-  /** The same with everything in the cupboard. */
+  /** The same with everything among the materials. */
   readonly mostAny: readonly number[];
   /** Words for what is missing; empty where all that it needs is there. */
   readonly missing: readonly string[];
@@ -136,7 +136,7 @@ export interface ModelActivity {
   readonly options: readonly (readonly Option[])[];
   /** By child: can be clothed in what the child likes. */
   readonly liked: readonly boolean[];
-  /** Children in whose reach it cannot be: nothing that serves it here is free of their allergies. */
+  /** Children in whose reach it cannot be: nothing that is used for it here is free of their allergies. */
   readonly keptFrom: readonly number[];
   /** By child: why it is not for the child whatever it would serve; null where it may be. */
   readonly barred: readonly (Barred | null)[];
@@ -168,7 +168,7 @@ export const minutesOf = ({ minutes }: ModelActivity, size: number): number =>
 /** True where others are here meanwhile who are not watched: something is laid out for them. */
 function needsInvitation(model: WeekModel, a: number, d: number, size: number): boolean {
   const band = model.activities[a]?.band;
-  return band !== 'woven' && (model.days[d]?.here.length ?? 0) > size;
+  return band !== 'anytime' && (model.days[d]?.here.length ?? 0) > size;
 }
 
 /** What a card with so many focus children takes of the adult's time by itself, an invitation included. */
@@ -185,12 +185,12 @@ export function minutesOfCards(model: WeekModel, cards: readonly Card[]): number
   const setUp = new Map<string, number>();
   let minutes = 0;
   for (const { activity: a, day, focus } of cards) {
-    const { sameThings, setUpMinutes } = model.activities[a] as ModelActivity;
+    const { sameMaterials, setUpMinutes } = model.activities[a] as ModelActivity;
     minutes += adultMinutes(model, a, day, focus.length);
-    if (sameThings === null) continue;
-    const known = setUp.get(`${day} ${sameThings}`) ?? 0;
+    if (sameMaterials === null) continue;
+    const known = setUp.get(`${day} ${sameMaterials}`) ?? 0;
     minutes -= Math.min(known, setUpMinutes);
-    setUp.set(`${day} ${sameThings}`, Math.max(known, setUpMinutes));
+    setUp.set(`${day} ${sameMaterials}`, Math.max(known, setUpMinutes));
   }
   return minutes;
 }

@@ -47,7 +47,7 @@ describe('a week is worth more', () => {
       [
         aModelActivity('lids', 'table', [wren]),
         aModelActivity('pegs', 'table', [wren]),
-        ...['stairs', 'snack', 'door'].map((id) => aModelActivity(id, 'woven', [wren])),
+        ...['stairs', 'snack', 'door'].map((id) => aModelActivity(id, 'anytime', [wren])),
       ],
     );
     prefers(
@@ -62,8 +62,8 @@ describe('a week is worth more', () => {
       aModelChild(name, { wants: [aWant('open')], tableFits: false }),
     );
     const model = aModel(three, [
-      aModelActivity('tub', 'set-out', three),
-      ...['a', 'b', 'c'].map((id) => aModelActivity(`tray-${id}`, 'set-out', three)),
+      aModelActivity('tub', 'play', three),
+      ...['a', 'b', 'c'].map((id) => aModelActivity(`tray-${id}`, 'play', three)),
     ]);
     prefers(
       model,
@@ -107,8 +107,8 @@ describe('a week is worth more', () => {
       }),
     );
     const model = aModel(six, [
-      ...['tub', 'cups', 'line'].map((id) => aModelActivity(id, 'set-out', six)),
-      ...['stairs', 'snack', 'door', 'song'].map((id) => aModelActivity(id, 'woven', six)),
+      ...['tub', 'cups', 'line'].map((id) => aModelActivity(id, 'play', six)),
+      ...['stairs', 'snack', 'door', 'song'].map((id) => aModelActivity(id, 'anytime', six)),
     ]);
     prefers(
       model,
@@ -124,7 +124,7 @@ describe('a week is worth more', () => {
     const model = aModel(
       two,
       [0, 1, 2, 3, 4, 5, 6, 7].map((n) =>
-        aModelActivity(`game-${n}`, n < 4 ? 'table' : 'set-out', two),
+        aModelActivity(`game-${n}`, n < 4 ? 'table' : 'play', two),
       ),
     );
     const eight = [0, 1, 2, 3, 4, 5, 6, 7].map((n) =>

@@ -1,7 +1,7 @@
 import { type Day, type Mood, addDays } from '../vocabulary/index.js';
 
-/** A sitting at the table as pacing looks at it. */
-export interface TableSitting {
+/** A session at the table as pacing looks at it. */
+export interface TableSession {
   readonly day: Day;
   /** False where it was broken off or never ended. */
   readonly finished: boolean;
@@ -13,7 +13,7 @@ export interface TablePace {
   readonly minutes: number;
   /** The reason in a sentence. */
   readonly reason: string;
-  /** A day without table time after a tense sitting; null where there is none. */
+  /** A day without table time after a tense session; null where there is none. */
   readonly restOn: Day | null;
   /** The next one is better offered earlier in the day. */
   readonly earlier: boolean;
@@ -21,43 +21,43 @@ export interface TablePace {
 
 /** Steps in minutes (common practice, no source): growing slowly, never beyond ten. */
 export const PACE_STEPS = [3, 5, 7, 10] as const;
-/** Good sittings within this many days that make a step. */
+/** Good sessions within this many days that make a step. */
 const GOOD_FOR_A_STEP = 2;
 const WITHIN_DAYS = 7;
 
-const isGood = ({ finished, mood }: TableSitting): boolean =>
+const isGood = ({ finished, mood }: TableSession): boolean =>
   finished && (mood === 'calm' || mood === 'great');
 
 const minutesAt = (step: number): number => PACE_STEPS[step] ?? PACE_STEPS[0];
 
 /**
- * The minutes for a child's next sitting at the table, from its sittings there in the order in
- * which they were. Starts at three; two calm or great, finished sittings within a week give the
+ * The minutes for a child's next session at the table, from its sessions there in the order in
+ * which they were. Starts at three; two calm or great, finished sessions within a week give the
  * next step of five, seven, ten; a tense one takes a step back and a day without; a tired one
  * changes nothing but the hour. Common practice, no source.
  * @param dayWords a day as it is said in a sentence
  */
 export function tablePace(
-  sittings: readonly TableSitting[],
+  sessions: readonly TableSession[],
   dayWords: (day: Day) => string,
 ): TablePace {
   let step = 0;
   let good: Day[] = [];
-  let reason = `${minutesAt(0)} minutes to begin with.`;
+  let reason = `${minutesAt(0)} minutes to start with.`;
   let restOn: Day | null = null;
   let earlier = false;
-  for (const sitting of sittings) {
+  for (const session of sessions) {
     restOn = null;
-    earlier = sitting.mood === 'tired';
-    if (sitting.mood === 'tense') {
+    earlier = session.mood === 'tired';
+    if (session.mood === 'tense') {
       const back = step > 0;
       step = Math.max(0, step - 1);
       good = [];
-      restOn = addDays(sitting.day, 1);
+      restOn = addDays(session.day, 1);
       const how = back ? 'one step back' : 'it stays at the shortest';
-      reason = `${minutesAt(step)} minutes: tense on ${dayWords(sitting.day)}, so ${how}, and a day without.`;
-    } else if (isGood(sitting)) {
-      good = [...good.filter((day) => sitting.day < addDays(day, WITHIN_DAYS)), sitting.day];
+      reason = `${minutesAt(step)} minutes: tense on ${dayWords(session.day)}, so ${how}, and a day without.`;
+    } else if (isGood(session)) {
+      good = [...good.filter((day) => session.day < addDays(day, WITHIN_DAYS)), session.day];
       if (good.length < GOOD_FOR_A_STEP) continue;
       const [first, second] = good.slice(-GOOD_FOR_A_STEP) as [Day, Day];
       const grew = step < PACE_STEPS.length - 1;
@@ -67,7 +67,7 @@ export function tablePace(
         ? `${minutesAt(step)} minutes: went well on ${dayWords(first)} and ${dayWords(second)}.`
         : `${minutesAt(step)} minutes, which is the most.`;
     } else if (earlier) {
-      reason = `${minutesAt(step)} minutes as before: tired on ${dayWords(sitting.day)}; offer it earlier in the day.`;
+      reason = `${minutesAt(step)} minutes as before: tired on ${dayWords(session.day)}; offer it earlier in the day.`;
     }
   }
   return { minutes: minutesAt(step), reason, restOn, earlier };

@@ -1,5 +1,5 @@
 import { because } from '../activities/index.js';
-import { capital, joinWords, numberWord } from '../numbers/index.js';
+import { capital, joinWords, numberWord, plural } from '../numbers/index.js';
 import { skillOf } from '../skills/index.js';
 import { alternativesTo, shareWords } from './alternatives.js';
 import type { Card, ModelActivity } from './model.js';
@@ -66,13 +66,15 @@ function setUpWords(
   card: Card,
   others: readonly Card[],
 ): string[] {
-  const { setUpMinutes, sameThings } = activities[card.activity] as ModelActivity;
+  const { setUpMinutes, sameMaterials } = activities[card.activity] as ModelActivity;
   if (setUpMinutes === 0) return [];
   const same = others.find(
     ({ activity, day }) =>
-      day === card.day && sameThings !== null && activities[activity]?.sameThings === sameThings,
+      day === card.day &&
+      sameMaterials !== null &&
+      activities[activity]?.sameMaterials === sameMaterials,
   );
-  const minutes = `${setUpMinutes} ${setUpMinutes === 1 ? 'minute' : 'minutes'} to set up`;
+  const minutes = `${setUpMinutes} ${plural(setUpMinutes, 'minute', 'minutes')} to set up`;
   if (!same) return [`${minutes}.`];
   const title = activities[same.activity]?.title ?? '';
   return [`${minutes}, once for this and for ${title}: they need the same things.`];
@@ -139,6 +141,6 @@ export function shortReason(week: PlannedWeek, card: Card): string {
   const also =
     others === 0
       ? ''
-      : ` ${capital(numberWord(others))} more ${others === 1 ? 'child is' : 'children are'} in focus.`;
+      : ` ${capital(numberWord(others))} more ${plural(others, 'child is', 'children are')} in focus.`;
   return `${model.children[first.child]?.name ?? ''}: ${skillOf(skillId).title.toLowerCase()}.${also}`;
 }

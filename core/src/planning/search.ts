@@ -88,7 +88,7 @@ function ruin(model: WeekModel, cards: readonly Card[], random: Random): Card[] 
     const child = pick(model.children.length);
     return cards.filter((card) => !(card.focus.some((one) => one.child === child) && half()));
   }
-  const band = (['woven', 'set-out', 'table'] as const)[pick(3)];
+  const band = (['anytime', 'play', 'table'] as const)[pick(3)];
   return cards.filter((card) => !(model.activities[card.activity]?.band === band && half()));
 }
 

@@ -1,5 +1,5 @@
 import type { Band, Fullness, RoundKind, Strand } from '../vocabulary/index.js';
-import type { Wanted } from '../evidence/index.js';
+import type { Candidate } from '../evidence/index.js';
 
 /**
  * Everything about a week that was tuned by hand, in one place (common practice, no source): what
@@ -22,22 +22,22 @@ export const BAND: Readonly<
     }
   >
 > = {
-  woven: { tries: 1.5, effect: 0.5, focus: 2, mustBring: 0.35 },
-  'set-out': { tries: 3, effect: 0.8, focus: 4, mustBring: 0.75 },
+  anytime: { tries: 1.5, effect: 0.5, focus: 2, mustBring: 0.35 },
+  play: { tries: 3, effect: 0.8, focus: 4, mustBring: 0.75 },
   table: { tries: 3, effect: 1, focus: 3, mustBring: 0.6 },
 };
 
 /** The adult's minutes of an open day, where the household says nothing else. */
 export const ADULT_MINUTES = 45;
 /** Cards of a day by band, where nobody asks for fewer. */
-export const CARDS_A_DAY: Readonly<Record<Band, number>> = { woven: 2, 'set-out': 2, table: 2 };
+export const CARDS_A_DAY: Readonly<Record<Band, number>> = { anytime: 2, play: 2, table: 2 };
 /** A lighter and a fuller week: part of the household's minutes, cards along the way. */
 export const FULLNESS: Readonly<
-  Record<Fullness, { readonly minutes: number; readonly woven: number }>
+  Record<Fullness, { readonly minutes: number; readonly anytime: number }>
 > = {
-  lighter: { minutes: 2 / 3, woven: 1 },
-  usual: { minutes: 1, woven: 2 },
-  fuller: { minutes: 4 / 3, woven: 3 },
+  lighter: { minutes: 2 / 3, anytime: 1 },
+  usual: { minutes: 1, anytime: 2 },
+  fuller: { minutes: 4 / 3, anytime: 3 },
 };
 /** One day may take so much more than its share of the adult's minutes. */
 export const DAY_OVER = 1.2;
@@ -58,7 +58,7 @@ export const FRESH = { from: 2, week: 0.1, most: 0.6 } as const;
 
 /** What the first, second and further go in a week count, as [how much of it, in parts of its value]. */
 export type Steps = readonly (readonly [length: number, slope: number])[];
-export const GOES: Readonly<Record<Wanted['why'], Steps>> = {
+export const GOES: Readonly<Record<Candidate['why'], Steps>> = {
   nearly: [
     [1, 1],
     [1, 0.95],
@@ -74,7 +74,7 @@ export const GOES: Readonly<Record<Wanted['why'], Steps>> = {
     [1, 0.7],
     [1, 0.2],
   ],
-  'come-back': [
+  review: [
     [1, 1],
     [1, 0.6],
     [1, 0.2],

@@ -1,5 +1,5 @@
-import type { Wanted } from '../evidence/index.js';
-import { VALUE } from '../evidence/frontier.js';
+import type { Candidate } from '../evidence/index.js';
+import { VALUE } from '../evidence/ready-skills.js';
 import { type Band, STRANDS, addDays } from '../vocabulary/index.js';
 import type { Card, ModelActivity, ModelChild, Option, Want, WeekModel } from './model.js';
 import { goesWorth } from './child-week.js';
@@ -7,7 +7,7 @@ import { BAND, FAIR_PART, FRESH, GOES, RANGES, STRAND, USED_LATELY } from './set
 
 const MONDAY = '2026-03-16';
 /** A skill that a child of a spec is at. */
-export const aWant = (why: Wanted['why'], more: Partial<Want> = {}): Want => ({
+export const aWant = (why: Candidate['why'], more: Partial<Want> = {}): Want => ({
   skillId: 'touch-5',
   why,
   strand: 1,
@@ -62,9 +62,9 @@ export const aModelActivity = (
     id,
     title: id,
     band,
-    setUpMinutes: band === 'woven' ? 0 : 1,
-    clearUpMinutes: band === 'woven' ? 0 : 1,
-    sameThings: null,
+    setUpMinutes: band === 'anytime' ? 0 : 1,
+    clearUpMinutes: band === 'anytime' ? 0 : 1,
+    sameMaterials: null,
     wet: false,
     outdoors: false,
     minutes: Array.from({ length: focus }, (_, i) => Math.ceil(tries * (i + 1))),
@@ -98,7 +98,7 @@ export const aModel = (
     open: true,
     here: children.map((__, c) => c),
     moments: [0],
-    emptied: { woven: 0, 'set-out': 0, table: 0 },
+    emptied: { anytime: 0, play: 0, table: 0 },
   })),
   moments: [
     {
@@ -106,7 +106,7 @@ export const aModel = (
       name: 'Floor',
       time: '09:00',
       minutes: 120,
-      bands: ['woven', 'set-out', 'table'],
+      bands: ['anytime', 'play', 'table'],
       shared: true,
       outdoors: false,
     },
@@ -114,7 +114,7 @@ export const aModel = (
   children,
   activities,
   items: [],
-  limits: { cards: { woven: 3, 'set-out': 3, table: 3 }, dayMinutes: 54, weekMinutes: 225 },
+  limits: { cards: { anytime: 3, play: 3, table: 3 }, dayMinutes: 54, weekMinutes: 225 },
   fixed: [],
   ...more,
 });
@@ -145,18 +145,18 @@ export function brokenRules(model: WeekModel, cards: readonly Card[]): string[] 
   const led = (card: Card): number => of(card).minutes[card.focus.length - 1] ?? Infinity;
   const whole = (card: Card): number => {
     const others = days[card.day]!.here.length > card.focus.length;
-    const beside = of(card).band !== 'woven' && others ? 4 : 0;
+    const beside = of(card).band !== 'anytime' && others ? 4 : 0;
     return led(card) + of(card).setUpMinutes + of(card).clearUpMinutes + beside;
   };
   const sum = (list: readonly Card[], by: (card: Card) => number): number =>
     list.reduce((all, card) => all + by(card), 0);
   const wholeOf = (list: readonly Card[]): number => {
     const spared = list.map((card, i) => {
-      const { sameThings, setUpMinutes } = of(card);
+      const { sameMaterials, setUpMinutes } = of(card);
       const earlier = list
         .slice(0, i)
-        .filter((one) => one.day === card.day && sameThings !== null)
-        .filter((one) => of(one).sameThings === sameThings)
+        .filter((one) => one.day === card.day && sameMaterials !== null)
+        .filter((one) => of(one).sameMaterials === sameMaterials)
         .map((one) => of(one).setUpMinutes);
       return Math.min(setUpMinutes, Math.max(0, ...earlier));
     });
@@ -167,7 +167,7 @@ export function brokenRules(model: WeekModel, cards: readonly Card[]): string[] 
   days.forEach((day, d) => {
     const on = cards.filter((card) => card.day === d);
     if (!day.open && on.length > 0) say(`closed day ${d}`);
-    for (const band of ['woven', 'set-out', 'table'] as const) {
+    for (const band of ['anytime', 'play', 'table'] as const) {
       const count = on.filter((card) => of(card).band === band).length;
       if (count > Math.max(0, limits.cards[band] - day.emptied[band]))
         say(`${count} ${band} on ${d}`);
@@ -230,7 +230,7 @@ export function brokenRules(model: WeekModel, cards: readonly Card[]): string[] 
     );
     const most = (isCareful && isSafe ? activity.mostSafe : activity.mostAny)[Math.max(...ranges)]!;
     if (card.focus.length > most) say(`${card.focus.length} in ${activity.id}, enough for ${most}`);
-    if (activity.band === 'set-out' && Math.max(...ranges) - Math.min(...ranges) > 2) {
+    if (activity.band === 'play' && Math.max(...ranges) - Math.min(...ranges) > 2) {
       say(`ranges in ${activity.id}`);
     }
     const who = card.focus.map(({ child }) => child);

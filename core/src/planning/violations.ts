@@ -27,8 +27,8 @@ export function weekdayOf(day: string, withDate = false): string {
 
 /** What an activity of a band is called in a sentence. */
 const ACTIVITIES: Readonly<Record<Band, string>> = {
-  woven: 'anytime activities',
-  'set-out': 'play activities',
+  anytime: 'anytime activities',
+  play: 'play activities',
   table: 'table times',
 };
 
@@ -76,7 +76,7 @@ export function dangersOf(model: WeekModel, card: Card): string[] {
   const mouths = card.focus.flatMap(({ child }) => (children[child]?.careful ? [child] : []));
   if (smallParts && mouths.length > 0) {
     found.push(
-      `${activity.title} needs small parts, and the cupboard has nothing larger for it: not with ${namesOf(children, mouths)}.`,
+      `${activity.title} needs small parts, and the house has nothing larger for it: not with ${namesOf(children, mouths)}.`,
     );
   } else if (smallParts && moments[card.moment]?.shared) {
     found.push(
@@ -88,7 +88,7 @@ export function dangersOf(model: WeekModel, card: Card): string[] {
   if (allergic.length > 0) {
     const has = allergic.length > 1 ? 'have' : 'has';
     found.push(
-      `Nothing here that serves ${activity.title} is free of what ${namesOf(children, allergic)} ${has} an allergy to.`,
+      `Nothing here that can be used for ${activity.title} is free of what ${namesOf(children, allergic)} ${has} an allergy to.`,
     );
   }
   return found;
@@ -179,7 +179,7 @@ function ofGroup(model: WeekModel, card: Card): string[] {
   if (size > enough) {
     found.push(
       enough === 0
-        ? `The cupboard does not have what ${activity.title} needs.`
+        ? `The house does not have what ${activity.title} needs.`
         : `There is enough for ${enough} at a time in ${activity.title}, not for ${size}.`,
     );
   }
@@ -187,8 +187,8 @@ function ofGroup(model: WeekModel, card: Card): string[] {
   if (size > watched && enough >= size) {
     found.push(`${activity.title} has time to watch ${watched} closely, not ${size}.`);
   }
-  if (activity.band === 'set-out' && Math.max(...ranges) - Math.min(...ranges) > RANGES_APART) {
-    found.push(`The ranges in ${activity.title} then lie far apart.`);
+  if (activity.band === 'play' && Math.max(...ranges) - Math.min(...ranges) > RANGES_APART) {
+    found.push(`The ranges in ${activity.title} are then far apart.`);
   }
   return found;
 }

@@ -1,14 +1,14 @@
 import * as fc from 'fast-check';
 import { LIBRARY } from '../activities/index.js';
-import { foldAll } from '../evidence/index.js';
-import { needKey } from '../things/index.js';
+import { replay } from '../evidence/index.js';
+import { needKey } from '../materials/index.js';
 import {
   type Child,
   type PlanEntry,
-  type Thing,
+  type Material,
   addDays,
   newHousehold,
-  newThing,
+  newMaterial,
   newWeek,
 } from '../vocabulary/index.js';
 import { aChild } from '../vocabulary/testing.js';
@@ -37,12 +37,17 @@ const wren = child(1, 'Wren', '2021-05-01');
 const juno = child(2, 'Juno', '2022-02-01');
 const pip = child(3, 'Pip', '2023-09-01');
 
-const thing = (n: number, use: Thing['use'], count: number, diameterMm: number): Thing => ({
-  ...newThing(id(100 + n), { name: `${use} of ${diameterMm} mm`, use, count }),
+const material = (
+  n: number,
+  use: Material['use'],
+  count: number,
+  diameterMm: number,
+): Material => ({
+  ...newMaterial(id(100 + n), { name: `${use} of ${diameterMm} mm`, use, count }),
   shape: { kind: 'ball', diameterMm },
 });
-const small = thing(1, 'counter', 60, 16);
-const large = thing(2, 'counter', 60, 60);
+const small = material(1, 'counter', 60, 16);
+const large = material(2, 'counter', 60, 60);
 /** Whatever any activity asks for, ticked as lying ready lately. */
 const EVERYTHING = new Set(LIBRARY.flatMap(({ needs }) => needs.map(needKey)));
 
@@ -53,12 +58,12 @@ const facts = (more: Partial<WeekFacts> = {}, children = [wren, juno]): WeekFact
   household: newHousehold(id(99), 'Spindle Cottage'),
   children: children.map((one) => ({
     child: one,
-    state: foldAll(one.id, one.policy, []),
+    state: replay(one.id, one.policy, []),
     pace: { minutes: 5, reason: '', restOn: null, earlier: false },
     since: null,
   })),
   activities: LIBRARY,
-  things: [],
+  materials: [],
   had: new Set(),
   away: new Map(),
   entries: [],
@@ -92,7 +97,7 @@ describe('the week in numbers', () => {
   });
 
   // Parts for children under three: 16 CFR 1501; the room rule is common practice, no source.
-  it('keeps every rule, whoever is here and whatever the cupboard has', () => {
+  it('keeps every rule, whoever is here and whatever the household has', () => {
     fc.assert(
       fc.property(
         fc.subarray([wren, juno, pip], { minLength: 1 }),
@@ -100,7 +105,7 @@ describe('the week in numbers', () => {
         fc.subarray([small, large]),
         fc.boolean(),
         fc.array(fc.nat({ max: 4 }), { maxLength: 3 }),
-        (children, mouths, things, shared, awayOn) => {
+        (children, mouths, materials, shared, awayOn) => {
           const household = newHousehold(id(99), 'Spindle Cottage');
           const moments = household.moments.map((one) => ({ ...one, shared }));
           const all = children.map((one) =>
@@ -108,7 +113,7 @@ describe('the week in numbers', () => {
           );
           const away = new Map(awayOn.map((d) => [addDays(MONDAY, d), [pip.id]]));
           const { week, cards } = plannedWith(
-            { things, away, had: EVERYTHING, household: { ...household, moments } },
+            { materials, away, had: EVERYTHING, household: { ...household, moments } },
             all,
           );
           expect(brokenRules(week.model, cards)).toEqual([]);
@@ -137,7 +142,7 @@ describe('the week in numbers', () => {
   });
 
   it('plans nothing that the house does not have, and says what to get', () => {
-    const { week, cards } = plannedWith({ things: [large] });
+    const { week, cards } = plannedWith({ materials: [large] });
     const missing = week.model.activities.filter((one) => one.missing.length > 0);
     expect(missing.some(({ id: one }) => one === 'next-number')).toBeTrue();
     for (const card of cards) {
@@ -155,14 +160,14 @@ describe('the week in numbers', () => {
     // What was ticked as lying ready is there, listed or not; so is everything in an empty list.
     const puppet = LIBRARY.find((one) => one.id === 'next-number')!.needs[0]!;
     const had = new Set([needKey(puppet)]);
-    for (const more of [{ things: [large], had }, {}]) {
+    for (const more of [{ materials: [large], had }, {}]) {
       const { model } = weekModel(facts(more));
       expect(model.activities.find((one) => one.id === 'next-number')!.missing).toEqual([]);
     }
   });
 
   it('gives every want a way, in the range that fits it, and says which nothing serves', () => {
-    const { model } = weekModel(facts({ had: EVERYTHING, things: [large] }));
+    const { model } = weekModel(facts({ had: EVERYTHING, materials: [large] }));
     model.children.forEach((one, c) => {
       const served = new Set(
         model.activities.flatMap(({ options }) => options[c]!.map(({ hits }) => hits[0]!.want)),
@@ -252,8 +257,8 @@ describe('a plan as entries', () => {
     const { week, cards } = plannedWith();
     for (const card of cards) {
       const activity = LIBRARY.find((one) => one.id === week.model.activities[card.activity]!.id)!;
-      const { minutes, takers } = entryOf(week, card, id(1));
-      expect(takers.every(({ skillId }) => skillId !== undefined)).toBeTrue();
+      const { minutes, participants } = entryOf(week, card, id(1));
+      expect(participants.every(({ skillId }) => skillId !== undefined)).toBeTrue();
       if (activity.band !== 'table') continue;
       expect(minutes).toBeLessThanOrEqual(Math.max(activity.minutes[0], 5));
     }
@@ -277,7 +282,7 @@ describe('a plan as entries', () => {
     const pinned = entriesOf(week, cards).map((one): PlanEntry => ({ ...one, pinned: true }));
     const [some] = pinned as [PlanEntry];
     const check = (more: Partial<WeekFacts>) =>
-      checkWeek(weekModel(facts({ things: [large], had: EVERYTHING, ...more })));
+      checkWeek(weekModel(facts({ materials: [large], had: EVERYTHING, ...more })));
     const away = new Map([[some.day, [wren.id, juno.id]]]);
     expect(check({ entries: [some], away }).refusals[0]).toMatch(/everyone on it is away/);
     const gone = [{ ...some, activityId: 'gone' }];
@@ -291,7 +296,7 @@ describe('a plan as entries', () => {
 
 describe('what is laid out for the others', () => {
   const three = [wren, juno, child(4, 'Tad', '2021-08-01')];
-  const { week, cards } = plannedWith({ had: EVERYTHING, things: [large] }, three);
+  const { week, cards } = plannedWith({ had: EVERYTHING, materials: [large] }, three);
   const invitations = invitationsFor(week, cards);
 
   it('is left out for those who are not led, by name, and not twice a day or on days running', () => {
@@ -323,7 +328,7 @@ describe('what is laid out for the others', () => {
     expect(meanwhileWords(now, beside)).toMatch(/ it without you, while you lead .+ with .+\.$/);
     expect(meanwhileWords(now, led)).toMatch(/^Meanwhile .+ (has|have) .+, by themselves\./);
     const woven = entries.find(
-      (one) => LIBRARY.find(({ id: a }) => a === one.activityId)!.band === 'woven',
+      (one) => LIBRARY.find(({ id: a }) => a === one.activityId)!.band === 'anytime',
     )!;
     expect(meanwhileWords(now, woven)).toMatch(/^Everybody may join in/);
   });
@@ -364,7 +369,7 @@ describe('what is said of a plan', () => {
     const [some] = coverageOf(week.model, cards);
     expect(some!.touched.length).toBeGreaterThanOrEqual(4);
     expect(some!.touched.length + some!.missing.length).toBe(11);
-    const far = weekModel(facts({ things: [large] }));
+    const far = weekModel(facts({ materials: [large] }));
     const [lacking] = coverageOf(far.model, []);
     expect(lacking!.missing.map((one) => one.because).join()).toMatch(/needs .+/);
   });
@@ -399,11 +404,11 @@ describe('what is said of a plan', () => {
   });
 
   it('says what has changed since it was planned', () => {
-    const before = facts({ things: [large] }, [wren]);
+    const before = facts({ materials: [large] }, [wren]);
     const worth = { at: '', value: 1, bound: null, pinned: [], basis: basisOf(before) };
     const sheet = { ...newWeek(MONDAY), worth };
     expect(changedWords({ ...before, sheet })).toEqual([]);
-    const after = facts({ sheet, things: [{ ...large, version: 2 }] }, [wren, juno, pip]);
+    const after = facts({ sheet, materials: [{ ...large, version: 2 }] }, [wren, juno, pip]);
     expect(changedWords(after)).toEqual([
       'Juno and Pip have joined.',
       'The materials have changed.',

@@ -1,8 +1,8 @@
-import { type Wanted, frontierOf } from '../evidence/index.js';
-import { mustNotMeetSmallParts } from '../things/index.js';
+import { type Candidate, readySkills } from '../evidence/index.js';
+import { mustNotMeetSmallParts } from '../materials/index.js';
 import {
   type PlanEntry,
-  type Taker,
+  type Participant,
   addDays,
   closureOn,
   minutesOfDay,
@@ -10,7 +10,7 @@ import {
   weekdayNumber,
 } from '../vocabulary/index.js';
 import type { WeekFacts } from './facts.js';
-import { activityFor, withSameThings } from './model-activities.js';
+import { activityFor, withSameMaterials } from './model-activities.js';
 import { childFor, wantsOf } from './model-children.js';
 import type {
   Card,
@@ -36,14 +36,14 @@ export interface PlannedWeek {
   /** The entries that are fixed, in the order of `model.fixed`. */
   readonly fixed: readonly PlanEntry[];
   /** What each child could be given now, best first, in the order of its `wants`. */
-  readonly wanted: readonly (readonly Wanted[])[];
+  readonly wanted: readonly (readonly Candidate[])[];
 }
 
 /** Puts a week into numbers: what may come, what it brings to whom, and what stands already. */
 export function weekModel(facts: WeekFacts): PlannedWeek {
   const { household, sheet, today, children } = facts;
   const first = sheet.from > today ? sheet.from : today;
-  const wanted = children.map(({ child, state }) => frontierOf(state, first, speaksOf(child)));
+  const wanted = children.map(({ child, state }) => readySkills(state, first, speaksOf(child)));
   const careful = children.map(({ child }) => mustNotMeetSmallParts(child, first));
   const moments = [...household.moments]
     .sort((a, b) => a.time.localeCompare(b.time))
@@ -59,8 +59,8 @@ export function weekModel(facts: WeekFacts): PlannedWeek {
       !sheet.banned.includes(activity.id) ||
       facts.entries.some((entry) => entry.activityId === activity.id),
   );
-  const sameThings = withSameThings(known);
-  const around = { wants, careful, moments, first, items, days, sameThings };
+  const sameMaterials = withSameMaterials(known);
+  const around = { wants, careful, moments, first, items, days, sameMaterials };
   const activities = known.map((activity) => activityFor(facts, activity, around));
   const cardOf = (entry: PlanEntry): Card => ({
     activity: known.findIndex((one) => one.id === entry.activityId),
@@ -80,7 +80,7 @@ export function weekModel(facts: WeekFacts): PlannedWeek {
       focus.length > 0
     );
   });
-  const { minutes, woven } = FULLNESS[sheet.fullness ?? 'usual'];
+  const { minutes, anytime } = FULLNESS[sheet.fullness ?? 'usual'];
   const perDay = (household.minutesADay ?? ADULT_MINUTES) * minutes;
   const openDays = days.filter((day) => day.open).length;
   const model: WeekModel = {
@@ -90,7 +90,7 @@ export function weekModel(facts: WeekFacts): PlannedWeek {
     items,
     children: [],
     limits: {
-      cards: { ...CARDS_A_DAY, woven, table: household.tablesADay ?? CARDS_A_DAY.table },
+      cards: { ...CARDS_A_DAY, anytime, table: household.tablesADay ?? CARDS_A_DAY.table },
       dayMinutes: DAY_OVER * perDay,
       weekMinutes: perDay * openDays,
     },
@@ -139,11 +139,11 @@ function focusIn(
 ): Focus[] {
   const gone = entry.state === 'planned' ? (away.get(entry.day) ?? []) : [];
   const activity = activities.find((one) => one.id === entry.activityId);
-  return entry.takers
-    .flatMap((taker) => {
-      const c = children.findIndex(({ child }) => child.id === taker.childId);
-      if (c < 0 || gone.includes(taker.childId)) return [];
-      return [{ child: c, option: optionFor(activity, { wants: wants[c] ?? [] }, c, taker) }];
+  return entry.participants
+    .flatMap((participant) => {
+      const c = children.findIndex(({ child }) => child.id === participant.childId);
+      if (c < 0 || gone.includes(participant.childId)) return [];
+      return [{ child: c, option: optionFor(activity, { wants: wants[c] ?? [] }, c, participant) }];
     })
     .sort((x, y) => x.child - y.child);
 }
@@ -153,7 +153,7 @@ export function optionFor(
   activity: ModelActivity | undefined,
   child: Pick<ModelChild, 'wants'> | undefined,
   c: number,
-  { top, skillId }: Pick<Taker, 'top' | 'skillId'>,
+  { rangeMax: top, skillId }: Pick<Participant, 'rangeMax' | 'skillId'>,
 ): number {
   const options = activity?.options[c] ?? [];
   const named = options.findIndex(
@@ -177,7 +177,7 @@ function daysOf(
       day === today &&
       now !== null &&
       minutesOfDay(moment.time) + moment.minutes <= minutesOfDay(now);
-    const emptied = { woven: 0, 'set-out': 0, table: 0 };
+    const emptied = { anytime: 0, play: 0, table: 0 };
     for (const one of sheet.empty) if (one.day === day) emptied[one.band]++;
     return {
       day,

@@ -25,7 +25,7 @@ import {
 } from './settings.js';
 import { besideDay, mayBeInFocus, termsOn } from './terms.js';
 
-const BANDS = ['woven', 'set-out', 'table'] as const;
+const BANDS = ['anytime', 'play', 'table'] as const;
 
 /** Cards of one activity with so many children, in ranges between two. */
 interface Kind {
@@ -36,13 +36,13 @@ interface Kind {
 
 /**
  * The kinds of cards in which an activity may come: a group at play lies within a few ranges, and what
- * the cupboard has may do for fewer children in a higher one.
+ * the household has may do for fewer children in a higher one.
  */
 function kindsOf(model: WeekModel, a: number, on: readonly number[]): Kind[] {
   const activity = model.activities[a] as ModelActivity;
   const terms = on.map((d) => termsOn(model, a, d)).filter(({ moments }) => moments.length > 0);
   const ranges = [...new Set(activity.options.flat().map(({ range }) => range))];
-  const isPlay = activity.band === 'set-out';
+  const isPlay = activity.band === 'play';
   const kinds: Kind[] = [];
   const largest = Math.min(BAND[activity.band].focus, activity.minutes.length);
   for (let size = 1; size <= largest; size++) {
@@ -93,7 +93,7 @@ export function weekProgram(
 
   for (const span of spans) {
     const stood = fixed.filter((card) => span.includes(card.day));
-    const bandCards: Record<string, Term[]> = { woven: [], 'set-out': [], table: [] };
+    const bandCards: Record<string, Term[]> = { anytime: [], play: [], table: [] };
     const spanMinutes: Term[] = [];
     const spanFocus: Term[][] = children.map(() => []);
     const spanTable: Term[][] = children.map(() => []);
@@ -111,8 +111,8 @@ export function weekProgram(
       least = 0,
     ): Term => {
       const activity = activities[a] as ModelActivity;
-      const { sameThings, setUpMinutes } = activity;
-      const less = sameThings === null ? 0 : setUpMinutes;
+      const { sameMaterials, setUpMinutes } = activity;
+      const less = sameMaterials === null ? 0 : setUpMinutes;
       const cost = Math.min(...on.map((d) => cardCost(model, a, d, size))) - ADULT_MINUTE * less;
       const minutes = Math.min(...on.map((d) => adultMinutes(model, a, d, size))) - less;
       const z = program.column(-cost, most, whole, least);
@@ -122,9 +122,9 @@ export function weekProgram(
       spanMinutes.push([z, minutes]);
       bandCards[activity.band]?.push([z, 1]);
       if (activity.wet) wet.push([z, 1]);
-      if (sameThings !== null) {
-        const same = setUps.get(sameThings) ?? new Map<number, Term[]>();
-        setUps.set(sameThings, same.set(a, [...(same.get(a) ?? []), [z, less]]));
+      if (sameMaterials !== null) {
+        const same = setUps.get(sameMaterials) ?? new Map<number, Term[]>();
+        setUps.set(sameMaterials, same.set(a, [...(same.get(a) ?? []), [z, less]]));
       }
       for (const { item, base, each } of activity.uses) usedOf[item]?.push([z, base + each * size]);
       return [z, 1];

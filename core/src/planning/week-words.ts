@@ -1,4 +1,4 @@
-import { capital, joinWords, numberWord } from '../numbers/index.js';
+import { capital, joinWords, numberWord, plural } from '../numbers/index.js';
 import type { PlanWorth } from '../vocabulary/index.js';
 import { draftWith } from './draft.js';
 import type { WeekFacts } from './facts.js';
@@ -53,9 +53,9 @@ export function weekWords(
   const isAsMade =
     worth !== null &&
     Math.abs(worth.value - draft.worth()) <= SAME * Math.max(1, Math.abs(worth.value));
-  const many = `${capital(numberWord(cards.length))} ${cards.length === 1 ? 'activity covers' : 'activities cover'}`;
+  const many = `${capital(numberWord(cards.length))} ${plural(cards.length, 'activity covers', 'activities cover')}`;
   return {
-    brings: `${many} ${served} next ${served === 1 ? 'step' : 'steps'}, and ${who}.`,
+    brings: `${many} ${served} next ${plural(served, 'step', 'steps')}, and ${who}.`,
     nearness:
       worth === null
         ? ''
@@ -66,10 +66,10 @@ export function weekWords(
 }
 
 /** What a plan rests on that may change while its week goes on. */
-export const basisOf = ({ children, things }: WeekFacts): NonNullable<PlanWorth['basis']> => ({
+export const basisOf = ({ children, materials }: WeekFacts): NonNullable<PlanWorth['basis']> => ({
   children: children.map(({ child }) => child.id),
   looks: children.flatMap(({ child, state }) => (state.look ? [child.id] : [])),
-  things: things.reduce((sum, { version }) => sum + version, 0),
+  materials: materials.reduce((sum, { version }) => sum + version, 0),
 });
 
 /** What has changed since a week was planned, so that the rest of it is worth planning anew. */
@@ -83,9 +83,9 @@ export function changedWords(facts: WeekFacts): string[] {
   const looked = namesOf(now.looks.filter((id) => !before.looks.includes(id)));
   return [
     ...(joined.length > 0
-      ? [`${joinWords(joined)} ${joined.length === 1 ? 'has' : 'have'} joined.`]
+      ? [`${joinWords(joined)} ${plural(joined.length, 'has', 'have')} joined.`]
       : []),
     ...(looked.length > 0 ? [`${joinWords(looked)} had a first look.`] : []),
-    ...(now.things === before.things ? [] : ['The materials have changed.']),
+    ...(now.materials === before.materials ? [] : ['The materials have changed.']),
   ];
 }

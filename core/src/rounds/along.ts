@@ -12,7 +12,7 @@ import {
   skillsOf,
   waitsFor,
 } from './game.js';
-import { asksNumber, plain, thingOf } from './words.js';
+import { asksNumber, plain, materialOf } from './words.js';
 
 const MOST = 30;
 
@@ -20,11 +20,16 @@ const MOST = 30;
 function measure(game: Game): Draft {
   const cameUp = cameUpOf(game, ['predicted', 'it takes'], 0, MOST);
   const [predicted, units] = game.came;
-  const thing = thingOf(game);
+  const material = materialOf(game);
   if (predicted === undefined || units === undefined) {
-    return waitsFor('along', `How many ${thing[1]} long will it be? Then lay them along.`, cameUp, {
-      lay: 'End to end, no gaps, both ends level.',
-    });
+    return waitsFor(
+      'along',
+      `How many ${material[1]} long will it be? Then lay them along.`,
+      cameUp,
+      {
+        lay: 'End to end, no gaps, both ends level.',
+      },
+    );
   }
   return {
     key: `along-${units}`,
@@ -34,8 +39,8 @@ function measure(game: Game): Draft {
     cameUp,
     right: {
       kind: 'length',
-      thing: 'a thing',
-      unit: thing[0],
+      material: 'a thing',
+      unit: material[0],
       predicted,
       measured: units,
       gaps: false,
@@ -44,7 +49,7 @@ function measure(game: Game): Draft {
     },
     counts: only(itemByNumber('units', units)),
     sentence: plain(
-      `It is ${numberWord(units)} ${units === 1 ? thing[0] : thing[1]} long.`,
+      `It is ${numberWord(units)} ${units === 1 ? material[0] : material[1]} long.`,
       String(units),
     ),
   };

@@ -15,7 +15,7 @@ import {
   waitsFor,
 } from './game.js';
 import { bondItem, wholeFor, wholeOf } from './ways.js';
-import { asksNumber, compareSentence, some, thingOf, Word } from './words.js';
+import { asksNumber, compareSentence, some, materialOf, Word } from './words.js';
 
 const NAMES: Readonly<Record<string, readonly string[]>> = {
   tray: ['first room', 'second room', 'third room'],
@@ -57,7 +57,7 @@ function tray(game: Game): Draft | null {
       return waitsFor(`make-${whole}`, say, cameUp, { lay: 'A slip with two lines across.', pick });
     }
     return waitsFor(`shake-${whole}`, 'Shake, and open it.', cameUp, {
-      lay: `${some(whole, thingOf(game))} in the tray, the lid on.`.replace(/^./, (c) =>
+      lay: `${some(whole, materialOf(game))} in the tray, the lid on.`.replace(/^./, (c) =>
         c.toUpperCase(),
       ),
       pick,

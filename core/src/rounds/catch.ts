@@ -1,4 +1,4 @@
-import { isKnown, standingOf } from '../evidence/index.js';
+import { isKnown, statusOf } from '../evidence/index.js';
 import { hashText, numberWord, seeded } from '../numbers/index.js';
 import { SKILLS } from '../skills/index.js';
 import { type Cell, type Draft, type RoundModule, choose, isOver, only } from './game.js';
@@ -41,7 +41,7 @@ export const catchSlip: RoundModule = {
     const all = SKILLS.filter(
       ({ family, to }) => FAMILIES.includes(family) && to <= Math.max(5, game.top),
     );
-    const sure = all.filter((skill) => isKnown(standingOf(skill, game.state)));
+    const sure = all.filter((skill) => isKnown(statusOf(skill, game.state)));
     const cells = (sure.length > 0 ? sure : all).flatMap((skill) =>
       (skill.family === 'say' ? skill.items.slice(-1) : skill.items).map(
         (item): Cell & { family: string; n: number } => ({

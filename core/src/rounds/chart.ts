@@ -1,4 +1,4 @@
-import { isKnown, standingOf } from '../evidence/index.js';
+import { isKnown, statusOf } from '../evidence/index.js';
 import { chartScene } from '../handling/index.js';
 import { numberWord } from '../numbers/index.js';
 import { type SkillItem, differItem, itemOf, moreItem, skillOf } from '../skills/index.js';
@@ -159,7 +159,7 @@ function nextReading(game: Game, groups: Groups): Reading | null {
   const wanted = pendingWant(game);
   return (
     open.find(({ skillId }) => skillId === wanted) ??
-    open.find(({ skillId }) => !isKnown(standingOf(skillOf(skillId), game.state))) ??
+    open.find(({ skillId }) => !isKnown(statusOf(skillOf(skillId), game.state))) ??
     open[0] ??
     null
   );

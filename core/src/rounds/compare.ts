@@ -18,7 +18,7 @@ import {
   upTo,
   waitsFor,
 } from './game.js';
-import { asksNumber, compareSentence, plain, some, thingOf, Word } from './words.js';
+import { asksNumber, compareSentence, plain, some, materialOf, Word } from './words.js';
 
 /** Far enough apart to be seen at once. */
 const PLAIN = 3;
@@ -142,13 +142,13 @@ function bestItem(game: Game, a: number, b: number): SkillItem | null {
 }
 
 function sign(game: Game, left: number, right: number, moved: boolean): Draft {
-  const thing = thingOf(game);
+  const material = materialOf(game);
   return {
     key: `sign-${left}-${right}`,
     say: 'Lay the sticks. What do they say?',
     lay: moved
-      ? `Move some, so that ${Word(left).toLowerCase()} lie on the left and ${some(right, thing)} on the right.`
-      : `${Word(left)} on the left, ${some(right, thing)} on the right, and two sticks.`,
+      ? `Move some, so that ${Word(left).toLowerCase()} lie on the left and ${some(right, material)} on the right.`
+      : `${Word(left)} on the left, ${some(right, material)} on the right, and two sticks.`,
     lying: [left, right],
     right: record(left, right, 'sign'),
     heard: false,
@@ -254,10 +254,10 @@ export const compare: RoundModule = {
     const cell = choose(game, moreCells(game));
     if (!cell) return null;
     const [left, right] = laid(game, cell);
-    const thing = thingOf(game);
+    const material = materialOf(game);
     return {
       ...which(game, left, right, { skillId: cell.skillId, itemId: cell.itemId }),
-      lay: `${some(left, thing).replace(/^./, (c) => c.toUpperCase())} on the left, ${some(right, thing)} on the right.`,
+      lay: `${some(left, material).replace(/^./, (c) => c.toUpperCase())} on the left, ${some(right, material)} on the right.`,
     };
   },
 };

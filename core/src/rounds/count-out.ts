@@ -1,4 +1,4 @@
-import { numberWord } from '../numbers/index.js';
+import { numberWord, plural } from '../numbers/index.js';
 import { itemByNumber } from '../skills/index.js';
 import type { Counted, Layout, RecordOf } from '../vocabulary/index.js';
 import {
@@ -16,7 +16,7 @@ import {
   upTo,
   waitsFor,
 } from './game.js';
-import { Some, is, plain, some, thingOf, wayFor } from './words.js';
+import { Some, is, plain, some, materialOf, wayFor } from './words.js';
 
 const LAYOUT_WORDS: Readonly<Record<Layout, string>> = {
   row: 'in a row',
@@ -59,7 +59,7 @@ function countsFor(n: number, layout: Layout): Counted[] {
 }
 
 function ask(game: Game, n: number, layout: Layout, lay: string): Draft {
-  const thing = thingOf(game);
+  const material = materialOf(game);
   const shown = speaks(game) ? 'How many are there?' : 'Show me how many there are.';
   return {
     key: `count-${n}-${layout}`,
@@ -70,7 +70,7 @@ function ask(game: Game, n: number, layout: Layout, lay: string): Draft {
     right: counting(game, n, layout),
     way: wayFor(game, n),
     counts: countsFor(n, layout),
-    sentence: plain(`There ${is(n)} ${some(n, thing)}.`, String(n)),
+    sentence: plain(`There ${is(n)} ${some(n, material)}.`, String(n)),
   };
 }
 
@@ -84,7 +84,7 @@ function taken(game: Game): Draft {
 
 /** Small, middle and large handfuls take turns. */
 function inviteOf(game: Game): string {
-  const [, many] = thingOf(game);
+  const [, many] = materialOf(game);
   if (game.round.form !== 'handful') return `One thing, one word: count the ${many} with me.`;
   const size = ['a tiny handful', 'a middle handful', 'a huge handful'][inRound(game).length % 3];
   return `Take ${size} with one hand.`;
@@ -114,7 +114,7 @@ function laid(game: Game): Draft | null {
   const cell = choose(game, cells(game));
   if (!cell) return null;
   const [n = 1] = cell.numbers;
-  const lay = `Lay ${some(n, thingOf(game))} ${LAYOUT_WORDS[cell.layout]}.`;
+  const lay = `Lay ${some(n, materialOf(game))} ${LAYOUT_WORDS[cell.layout]}.`;
   return {
     ...ask(game, n, cell.layout, lay),
     counts: [...countsFor(n, cell.layout)].sort(
@@ -153,12 +153,12 @@ function moved(game: Game): Draft | null {
   const change = evenly(game, CHANGES, [...used, ...used], 'change');
   const more = draw(game, 2, 'more') === 0 && n < game.top ? 1 : -1;
   const after = change === 'changed' ? n + more : n;
-  const thing = thingOf(game);
+  const material = materialOf(game);
   const secret = after === n ? '' : ` In secret ${more > 0 ? 'add one' : 'take one away'}.`;
   return {
     key: `same-${n}`,
     say: 'I move them about. Are there still as many?',
-    lay: `Lay ${some(n, thing)} in a row and count. Then move them.${secret}`,
+    lay: `Lay ${some(n, material)} in a row and count. Then move them.${secret}`,
     lying: [n, after],
     right: {
       kind: 'compare',
@@ -171,8 +171,8 @@ function moved(game: Game): Draft | null {
     counts: [{ skillId: cell.skillId, itemId: cell.itemId }],
     sentence: plain(
       after === n
-        ? `${Some(n, thing)}, and still ${numberWord(n)}.`
-        : `There ${n === 1 ? 'was' : 'were'} ${numberWord(n)}, and now there ${is(after)} ${numberWord(after)}.`,
+        ? `${Some(n, material)}, and still ${numberWord(n)}.`
+        : `There ${plural(n, 'was', 'were')} ${numberWord(n)}, and now there ${is(after)} ${numberWord(after)}.`,
     ),
   };
 }

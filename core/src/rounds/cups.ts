@@ -33,7 +33,7 @@ function pour(game: Game): Draft {
     cameUp,
     right: {
       kind: 'length',
-      thing: 'a jar',
+      material: 'a jar',
       unit: 'cup',
       predicted,
       measured: cups,

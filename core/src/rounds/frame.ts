@@ -14,7 +14,7 @@ import {
   upTo,
   waitsFor,
 } from './game.js';
-import { Word, asksNumber, plain, some, thingOf } from './words.js';
+import { Word, asksNumber, plain, some, materialOf } from './words.js';
 
 const TEN = 10;
 
@@ -40,7 +40,7 @@ function build(game: Game): Draft | null {
   const cell = choose(game, cells(game));
   if (!cell) return null;
   const [n = 1] = cell.numbers;
-  const thing = thingOf(game);
+  const material = materialOf(game);
   const counts = only({ skillId: cell.skillId, itemId: cell.itemId });
   if (cell.form === 'to-ten') {
     return {
@@ -58,9 +58,9 @@ function build(game: Game): Draft | null {
   return {
     key: cell.key,
     say: other
-      ? `Put ${some(n, thing)} on the frame another way. How do you see it?`
-      : `Put ${some(n, thing)} on the frame.`,
-    lay: `The empty frame and ten ${thing[1]} of one color. Anything with ${numberWord(n)} is right.`,
+      ? `Put ${some(n, material)} on the frame another way. How do you see it?`
+      : `Put ${some(n, material)} on the frame.`,
+    lay: `The empty frame and ten ${material[1]} of one color. Anything with ${numberWord(n)} is right.`,
     lying: [n],
     right: {
       kind: 'frame',

@@ -1,11 +1,5 @@
 import type { Fill, Lying } from '../handling/index.js';
-import {
-  type ChildState,
-  isKnown,
-  nextPrompt,
-  standingOf,
-  wantedChance,
-} from '../evidence/index.js';
+import { type ChildState, isKnown, nextPrompt, statusOf, wantedChance } from '../evidence/index.js';
 import { hashText } from '../numbers/index.js';
 import { type SkillItem, findItem, matchSkills, saidAloud, skillOf } from '../skills/index.js';
 import type {
@@ -242,7 +236,7 @@ export function choose<C extends Cell>(game: Game, all: readonly C[]): C | null 
   if (wanted) return nextOf(game, wanted);
   if (isTimeForWeekNumber(game)) cells = orAll(cells, (one) => isAbout(one, game.weekNumber));
   const friendly = wantedChance(asked, game.closing) === FRIENDLY;
-  const known = cells.filter((one) => isKnown(standingOf(skillOf(one.skillId), state)));
+  const known = cells.filter((one) => isKnown(statusOf(skillOf(one.skillId), state)));
   if (!(friendly && known.length > 0)) {
     const low = lowOf(top);
     cells = orAll(cells, (one) => (findItem(one.skillId, one.itemId)?.number ?? 0) >= low);

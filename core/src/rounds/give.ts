@@ -1,4 +1,4 @@
-import { numberWord } from '../numbers/index.js';
+import { numberWord, plural } from '../numbers/index.js';
 import { findSkill, itemByNumber } from '../skills/index.js';
 import {
   type Cell,
@@ -12,7 +12,7 @@ import {
   pendingWant,
   upTo,
 } from './game.js';
-import { Some, plain, some, thingOf } from './words.js';
+import { Some, plain, some, materialOf } from './words.js';
 
 /** More than asked lie within reach, so that stopping is the child's own doing. */
 const MORE = 3;
@@ -39,24 +39,24 @@ function asked(game: Game): Cell | null {
 
 function ask(game: Game, cell: Cell): Draft {
   const [n = 1] = cell.numbers;
-  const thing = thingOf(game);
+  const material = materialOf(game);
   const words: Readonly<Record<string, string>> = {
-    prints: `Press ${numberWord(n)} ${n === 1 ? 'print' : 'prints'}.`,
-    stickers: `Stick ${some(n, thing)}.`,
+    prints: `Press ${numberWord(n)} ${plural(n, 'print', 'prints')}.`,
+    stickers: `Stick ${some(n, material)}.`,
     ...(numberBefore(game) === n ? { that: 'Give me that many, please.' } : {}),
   };
   return {
     key: cell.key,
-    say: words[game.round.form ?? ''] ?? `Give me ${some(n, thing)}, please.`,
+    say: words[game.round.form ?? ''] ?? `Give me ${some(n, material)}, please.`,
     lay:
       game.round.form === 'prints' || game.round.form === 'stickers'
         ? ''
-        : `${Some(Math.max(FEWEST, n + MORE), thing)} or more within reach.`,
+        : `${Some(Math.max(FEWEST, n + MORE), material)} or more within reach.`,
     lying: [n],
     right: { kind: 'give', asked: n, given: n },
     way: 'handed',
     counts: only({ skillId: cell.skillId, itemId: cell.itemId }),
-    sentence: plain(`${Some(n, thing)}.`, String(n)),
+    sentence: plain(`${Some(n, material)}.`, String(n)),
     drawn: { scene: 'things', numbers: [Math.max(FEWEST, n + MORE)], layout: 'scatter' },
   };
 }

@@ -1,6 +1,6 @@
 import { type DotPicture, beside, dotsScene, drawScene, partsSentence } from '../handling/index.js';
 import { cellsFor, frameScene } from '../handling/frame.js';
-import { numberWord } from '../numbers/index.js';
+import { numberWord, plural } from '../numbers/index.js';
 import { SKILLS } from '../skills/index.js';
 import {
   type Cell,
@@ -97,7 +97,7 @@ export const glance: RoundModule = {
         ? partsSentence(cell.numbers)
         : cell.form === 'row' && n > 5
           ? partsSentence([5, n - 5])
-          : plain(`There ${n === 1 ? 'is' : 'are'} ${numberWord(n)}.`, String(n)),
+          : plain(`There ${plural(n, 'is', 'are')} ${numberWord(n)}.`, String(n)),
       scene: picture(game, cell),
     };
   },

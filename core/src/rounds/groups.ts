@@ -1,4 +1,4 @@
-import { numberWord } from '../numbers/index.js';
+import { numberWord, plural } from '../numbers/index.js';
 import { type SkillItem, SKILLS, groupsItem, rowsItem } from '../skills/index.js';
 import {
   type Cell,
@@ -14,7 +14,7 @@ import {
   skillsOf,
   waitsFor,
 } from './game.js';
-import { Word, asksNumber, thingOf } from './words.js';
+import { Word, asksNumber, materialOf } from './words.js';
 
 interface Grouped extends Cell {
   readonly rows: boolean;
@@ -34,7 +34,7 @@ const listed = (game: Game): Grouped[] =>
   );
 
 const of = (g: number, s: number, rows: boolean): string =>
-  `${numberWord(g)} ${rows ? (g === 1 ? 'row' : 'rows') : g === 1 ? 'group' : 'groups'} of ${numberWord(s)}`;
+  `${numberWord(g)} ${rows ? plural(g, 'row', 'rows') : plural(g, 'group', 'groups')} of ${numberWord(s)}`;
 
 const capital = (text: string): string => text.replace(/^./, (c) => c.toUpperCase());
 
@@ -50,7 +50,7 @@ function ask(game: Game, g: number, s: number, rows: boolean, item: SkillItem | 
         ? `${Word(s)} and ${numberWord(s)}${g > 2 ? ' and so on' : ''}: how many times? How many in all?`
         : `How many ${rows ? 'rows' : 'groups'}? How many in each? How many in all?`,
     ),
-    lay: `${capital(of(g, s, rows))}${game.round.thing ? ` ${thingOf(game)[1]}` : ''}.`,
+    lay: `${capital(of(g, s, rows))}${game.round.material ? ` ${materialOf(game)[1]}` : ''}.`,
     lying: [g, s],
     right: { kind: 'groups', groups: g, size: s, answer: g * s, leftOver: null },
     counts: only(item && own.has(item.skillId) ? item : null),

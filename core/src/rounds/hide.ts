@@ -1,5 +1,5 @@
 import { partsSentence } from '../handling/index.js';
-import { numberWord } from '../numbers/index.js';
+import { numberWord, plural } from '../numbers/index.js';
 import { SKILLS, sentenceItem } from '../skills/index.js';
 import {
   type Cell,
@@ -13,7 +13,7 @@ import {
   only,
   skillsOf,
 } from './game.js';
-import { Some, Word, asksNumber, some, thingOf } from './words.js';
+import { Some, Word, asksNumber, some, materialOf } from './words.js';
 
 interface Hidden extends Cell {
   readonly seen: number;
@@ -74,18 +74,18 @@ export const hide: RoundModule = {
     if (!cell) return null;
     const { seen, whole } = cell;
     const hidden = whole - seen;
-    const thing = thingOf(game);
+    const material = materialOf(game);
     const view = seen === 0 ? 'None are in view.' : `I see ${numberWord(seen)}.`;
     return {
       key: cell.key,
       ...asksNumber(game, hidden, `${view} How many are hiding?`),
-      lay: `${Some(whole, thing)} in all. Eyes shut: hide ${hidden === 0 ? 'none' : numberWord(hidden)} under the cloth.`,
+      lay: `${Some(whole, material)} in all. Eyes shut: hide ${hidden === 0 ? 'none' : numberWord(hidden)} under the cloth.`,
       lying: [seen, hidden],
       right: { kind: 'bond', whole, parts: [seen, hidden], inView: [seen], answer: hidden },
       counts: only({ skillId: cell.skillId, itemId: cell.itemId }),
       sentence: {
         ...partsSentence([seen, hidden]),
-        words: `${Word(seen)} I see, and ${some(hidden, thing)} ${hidden === 1 ? 'is' : 'are'} hiding: ${numberWord(whole)} in all.`,
+        words: `${Word(seen)} I see, and ${some(hidden, material)} ${plural(hidden, 'is', 'are')} hiding: ${numberWord(whole)} in all.`,
       },
       drawn: { scene: 'cloth', numbers: [seen, hidden], hidden: true },
     };

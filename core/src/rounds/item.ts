@@ -1,6 +1,6 @@
 import { emptyState } from '../evidence/index.js';
 import { chartScene, drawScene } from '../handling/index.js';
-import { capital, numberWord } from '../numbers/index.js';
+import { capital, numberWord, plural } from '../numbers/index.js';
 import { type Item, type Skill, findItem, findSkill } from '../skills/index.js';
 import type {
   Activity,
@@ -14,7 +14,7 @@ import type { Game } from './game.js';
 import { roundForSkill } from './skill-rounds.js';
 import { MODULES } from './kinds.js';
 import type { Question } from './question.js';
-import { finished, sessionOf } from './session.js';
+import { finished, playStateOf } from './play-state.js';
 import { Word, asksNumber, partsSentence, takeSentence } from './words.js';
 
 /** What an item is asked as. */
@@ -50,7 +50,7 @@ const TOLD: Readonly<Record<string, Tell>> = {
     way: 'shown',
   }),
   away: (game, { parts: [a = 0, b = 0] }) => ({
-    ...asksNumber(game, a - b, `${Word(b)} ${b === 1 ? 'goes' : 'go'} away. How many are left?`),
+    ...asksNumber(game, a - b, `${Word(b)} ${plural(b, 'goes', 'go')} away. How many are left?`),
     lay: `Lay ${numberWord(a)}.`,
     right: { kind: 'add', addends: [a, -b], answer: a - b, way: null, sentenceRight: null },
     sentence: takeSentence(a, b),
@@ -113,7 +113,7 @@ const TOLD: Readonly<Record<string, Tell>> = {
           lay: `A jar of about ${label}, a cup, and water.`,
           right: {
             kind: 'length',
-            thing: 'a jar',
+            material: 'a jar',
             unit: 'cup',
             predicted: null,
             measured: number,
@@ -133,7 +133,7 @@ const TOLD: Readonly<Record<string, Tell>> = {
     lay: `A thing about ${label}, and equal things to lay along it.`,
     right: {
       kind: 'length',
-      thing: 'a thing',
+      material: 'a thing',
       unit: 'unit',
       predicted: null,
       measured: number,
@@ -172,7 +172,7 @@ const bare = ({ id }: Skill, round: Round): Activity => ({
   id: 'one-skill',
   title: 'One skill',
   band: 'table',
-  ways: ['led'],
+  ways: ['adult-led'],
   minutes: [1, 2],
   setUpMinutes: 0,
   clearUpMinutes: 0,
@@ -215,10 +215,10 @@ export function questionForItem(
   const round = roundForSkill(skill);
   const tell = TOLD[skillId] ?? TOLD[skill.family];
   const activity = bare(skill, round ?? { kind: 'count-out', scene: NO_SCENE });
-  const session = sessionOf({
+  const session = playStateOf({
     activity,
     top: Math.max(5, skill.to),
-    state: emptyState('', 'middle'),
+    state: emptyState('', 'balanced'),
     modes,
     today: '2000-01-01',
     seed: `${skillId}/${itemId}`,

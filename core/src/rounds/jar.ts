@@ -11,7 +11,7 @@ import {
   skillsOf,
   waitsFor,
 } from './game.js';
-import { plain, thingOf } from './words.js';
+import { plain, materialOf } from './words.js';
 
 const TWENTY = 20;
 const MOST = 200;
@@ -27,7 +27,7 @@ function range(game: Game): Draft {
   const [low, high, actual] = game.came;
   if (low === undefined || high === undefined || actual === undefined) {
     return waitsFor('jar', 'At least how many? At most how many? Then we count.', cameUp, {
-      lay: `${thingOf(game)[1].replace(/^./, (c) => c.toUpperCase())} in a clear jar, a chart for each guesser.`,
+      lay: `${materialOf(game)[1].replace(/^./, (c) => c.toUpperCase())} in a clear jar, a chart for each guesser.`,
     });
   }
   const [from, to] = low <= high ? [low, high] : [high, low];

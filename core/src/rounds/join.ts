@@ -18,7 +18,7 @@ import {
   waitsFor,
 } from './game.js';
 import { bondItem } from './ways.js';
-import { Some, asksNumber, some, thingOf } from './words.js';
+import { Some, asksNumber, some, materialOf } from './words.js';
 
 /** Amounts that can be counted on: from two on, with one to four more. */
 const MOST_ON = 4;
@@ -61,17 +61,17 @@ function countsFor(game: Game, a: number, b: number) {
 }
 
 function words(game: Game, a: number, b: number): { say: string; lay: string } {
-  const thing = thingOf(game);
+  const material = materialOf(game);
   switch (game.round.scene) {
     case 'rail':
       return {
         say: 'Push them together. How many in all?',
-        lay: `${Some(a, thing)} in one color, ${numberWord(b)} in the other. Go on from the first.`,
+        lay: `${Some(a, material)} in one color, ${numberWord(b)} in the other. Go on from the first.`,
       };
     case 'tubes':
       return {
         say: 'How many are in the box?',
-        lay: `${Some(a, thing)} down the first tube, ${numberWord(b)} down the second.`,
+        lay: `${Some(a, material)} down the first tube, ${numberWord(b)} down the second.`,
       };
     case 'towers':
       return {
@@ -82,14 +82,14 @@ function words(game: Game, a: number, b: number): { say: string; lay: string } {
       return { say: 'How many solid dots? How many rings? And in all?', lay: 'A card is turned.' };
     case 'mirror':
       return {
-        say: `${Some(a, thing)} here, and as many in the mirror. How many in all?`,
-        lay: `${Some(a, thing)} before the mirror.`,
+        say: `${Some(a, material)} here, and as many in the mirror. How many in all?`,
+        lay: `${Some(a, material)} before the mirror.`,
       };
     case 'tile':
       return { say: 'How many dots in all?', lay: 'Each half on its frame, if that helps.' };
     default:
       return {
-        say: `${Some(a, thing)} and ${some(b, thing)}. How many in all?`,
+        say: `${Some(a, material)} and ${some(b, material)}. How many in all?`,
         lay: `Lay both amounts in two colors.`,
       };
   }

@@ -11,7 +11,7 @@ import {
   only,
   upTo,
 } from './game.js';
-import { Some, plain, some, thingOf } from './words.js';
+import { Some, plain, some, materialOf } from './words.js';
 
 const BOTH_WAYS = ['amount', 'numeral'] as const;
 
@@ -72,7 +72,7 @@ const FACE: Readonly<Record<string, string>> = {
 
 function ask(game: Game, cell: Matched): Draft {
   const [n = 0] = cell.numbers;
-  const thing = thingOf(game);
+  const material = materialOf(game);
   const bring = cell.form === 'amount';
   const isFace = FACE[cell.form] !== undefined;
   const counts = only({ skillId: cell.skillId, itemId: cell.itemId });
@@ -80,7 +80,7 @@ function ask(game: Game, cell: Matched): Draft {
     key: cell.key,
     lying: [n],
     counts,
-    sentence: plain(`${Some(n, thing)}: ${numberWord(n)}.`, String(n)),
+    sentence: plain(`${Some(n, material)}: ${numberWord(n)}.`, String(n)),
   };
   if (isFace) {
     return {
@@ -112,7 +112,7 @@ const FOUND: Readonly<Record<string, DotPicture>> = { clip: 'dice', both: 'pairs
 
 /** From the numeral to its amount. */
 function bringing(game: Game, n: number): Pick<Draft, 'say' | 'lay'> {
-  const many = thingOf(game)[1];
+  const many = materialOf(game)[1];
   switch (game.round.form) {
     case 'clip':
       return {
@@ -137,7 +137,7 @@ const LAYS: Readonly<Record<string, string>> = { stick: 'Stick', press: 'Press' 
 
 /** From the amount to its numeral. */
 function choosing(game: Game, n: number): Pick<Draft, 'say' | 'lay'> {
-  const amount = some(n, thingOf(game));
+  const amount = some(n, materialOf(game));
   switch (game.round.form) {
     case 'clip':
       return {

@@ -10,7 +10,7 @@ import {
   skillsOf,
   upTo,
 } from './game.js';
-import { Some, Word, asksNumber, plain, takeSentence, thingOf } from './words.js';
+import { Some, Word, asksNumber, plain, takeSentence, materialOf } from './words.js';
 
 const MOST = 20;
 const SENTENCE = 'sentence-minus';
@@ -33,8 +33,8 @@ const isWanted = ({ wants }: Game, n: number): boolean =>
   wants.includes(itemByNumber('plus1', n)?.skillId ?? '');
 
 function said(game: Game, n: number, down: boolean): Pick<Draft, 'say' | 'lay'> {
-  const thing = thingOf(game);
-  const [one] = thing;
+  const material = materialOf(game);
+  const [one] = material;
   switch (game.round.form) {
     case 'track':
       return {
@@ -51,7 +51,7 @@ function said(game: Game, n: number, down: boolean): Pick<Draft, 'say' | 'lay'> 
         say: down
           ? 'One comes out. How many are left in the bag?'
           : `One more ${one}. How many now?`,
-        lay: `${Some(n, thing)} in the bag. Look after the answer, and step ${down ? 'back' : 'on'} on the track.`,
+        lay: `${Some(n, material)} in the bag. Look after the answer, and step ${down ? 'back' : 'on'} on the track.`,
       };
   }
 }

@@ -13,14 +13,14 @@ import {
   upTo,
   waitsFor,
 } from './game.js';
-import { Some, Word, plain, thingOf } from './words.js';
+import { Some, Word, plain, materialOf } from './words.js';
 
 function ask(game: Game, n: number): Draft {
   const even = n % 2 === 0;
   return {
     key: `partner-${n}`,
     say: 'Has each one a partner? Is it odd or even?',
-    lay: `${Some(n, thingOf(game))}, two by two.`,
+    lay: `${Some(n, materialOf(game))}, two by two.`,
     lying: [n],
     right: { kind: 'partner', n, answer: even ? 'even' : 'odd', because: '' },
     heard: false,

@@ -4,7 +4,7 @@ import type { Counted, Observation, Outcome, RoundSeen } from '../vocabulary/ind
 import type { CaptureRecord } from '../vocabulary/index.js';
 import type { Played } from './game.js';
 import { type Question, isComplete } from './question.js';
-import { type Session, questionFor } from './session.js';
+import { type PlayState, questionFor } from './play-state.js';
 
 /** What is kept of a question beside its record. */
 export const roundSeen = (question: Question): RoundSeen => ({
@@ -68,7 +68,7 @@ export function bringUp({ cameUp }: Question, random: Random): number[] {
  * @param answer how the child gets on with a question, and what is tapped; null stops
  */
 export function playOut(
-  session: Session,
+  session: PlayState,
   questions: number,
   random: Random,
   answer: (
@@ -94,7 +94,7 @@ export function playOut(
 const TRIES = 12;
 
 /** The question once it is known what came up; something else where what came cannot be. */
-function asked(session: Session, random: Random): Question | null {
+function asked(session: PlayState, random: Random): Question | null {
   const open = questionFor(session);
   if (open === null || open.cameUp === null) return open;
   for (let i = 0; i < TRIES; i++) {

@@ -11,7 +11,7 @@ import {
   only,
   waitsFor,
 } from './game.js';
-import { asksNumber, compareSentence, is, plain, some, thingOf } from './words.js';
+import { asksNumber, compareSentence, is, plain, some, materialOf } from './words.js';
 
 /** A wild guess is a fact worth keeping. */
 const MOST = 999;
@@ -65,9 +65,13 @@ function offBy(guess: number, actual: number) {
 function count(game: Game): Draft {
   const cameUp = cameUpOf(game, ['guessed', 'counted'], 0, MOST);
   const [guess, n] = game.came;
-  const thing = thingOf(game);
+  const material = materialOf(game);
   if (guess === undefined || n === undefined) {
-    return waitsFor('guess', `How many ${thing[1]} do you think there are? Then we count.`, cameUp);
+    return waitsFor(
+      'guess',
+      `How many ${material[1]} do you think there are? Then we count.`,
+      cameUp,
+    );
   }
   const touch = itemByNumber('touch', n);
   const total = itemByNumber('total', n);
@@ -104,7 +108,7 @@ function howFar(game: Game, guess: number, n: number): Draft {
     ...asksNumber(
       game,
       off,
-      `You thought ${numberWord(guess)}, and there ${is(n)} ${n === 0 ? 'none' : some(n, thingOf(game))}. How far off?`,
+      `You thought ${numberWord(guess)}, and there ${is(n)} ${n === 0 ? 'none' : some(n, materialOf(game))}. How far off?`,
     ),
     lay: off > MOST_OFF ? 'A wild guess is welcome: say it for them.' : 'Look along the line.',
     lying: [guess, n],

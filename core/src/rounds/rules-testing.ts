@@ -8,7 +8,7 @@ import { lowOf } from './game.js';
 import { creditsOf, roundsOf } from './kinds.js';
 import { playOut } from './play.js';
 import type { Question } from './question.js';
-import { type Session, sessionOf } from './session.js';
+import { type PlayState, playStateOf } from './play-state.js';
 import { knowing } from './testing.js';
 
 export const TO_FIVE = SKILLS.filter((skill) => skill.to > 0 && skill.to <= 5).map(({ id }) => id);
@@ -22,8 +22,8 @@ export interface Kid {
 export const KIDS: readonly Kid[] = [
   { what: 'speaks', modes: ['speaks'], state: knowing(TO_FIVE) },
   { what: 'points', modes: ['points', 'hands'], state: knowing(TO_FIVE) },
-  { what: 'fingers', modes: ['fingers', 'points'], state: emptyState('c', 'middle') },
-  { what: 'youngest', modes: ['speaks', 'points'], state: emptyState('c', 'middle') },
+  { what: 'fingers', modes: ['fingers', 'points'], state: emptyState('c', 'balanced') },
+  { what: 'youngest', modes: ['speaks', 'points'], state: emptyState('c', 'balanced') },
 ];
 export const RANGES = [3, 5, 10, 20, 100];
 export const QUESTIONS = 40;
@@ -42,8 +42,8 @@ export const session = (
   top: number,
   kid: Kid,
   wants: readonly string[],
-): Session =>
-  sessionOf({
+): PlayState =>
+  playStateOf({
     activity,
     top,
     state: kid.state,

@@ -1,12 +1,12 @@
 import { LIBRARY, topsOf } from '../activities/index.js';
-import { isKnown, standingOf } from '../evidence/index.js';
+import { isKnown, statusOf } from '../evidence/index.js';
 import { numberWord, seeded } from '../numbers/index.js';
 import { matchSkills, skillOf } from '../skills/index.js';
 import type { SceneName, USES } from '../vocabulary/index.js';
 import { creditsOf, roundsOf } from './kinds.js';
 import { playOut } from './play.js';
 import { isComplete } from './question.js';
-import { questionFor } from './session.js';
+import { questionFor } from './play-state.js';
 import { some } from './words.js';
 import {
   TO_FIVE,
@@ -281,7 +281,7 @@ describe('a run asks', () => {
         past: usual.map(({ tried }) => ({ ...tried.round, ...tried })),
       });
       if (own.length === 0 || last?.counts.length !== 1) continue;
-      if (isKnown(standingOf(skillOf(last.skillId), speaker!.state))) friendly += 1;
+      if (isKnown(statusOf(skillOf(last.skillId), speaker!.state))) friendly += 1;
     }
     expect(friendly).toBeGreaterThan(20);
   });
@@ -315,20 +315,20 @@ describe('a run asks', () => {
   // Fault: `Some(n, ['counters', 'counters'])` in words.ts.
   it('15: says one of a thing and several of it as English does', () => {
     const rules = new Intl.PluralRules('en');
-    const things = LIBRARY.flatMap((activity) =>
-      roundsOf(activity).flatMap(({ thing }) => (thing ? [thing] : [])),
+    const materials = LIBRARY.flatMap((activity) =>
+      roundsOf(activity).flatMap(({ material }) => (material ? [material] : [])),
     );
-    for (const thing of [...things, ['counter', 'counters'] as const]) {
+    for (const material of [...materials, ['counter', 'counters'] as const]) {
       for (const n of [0, 1, 2]) {
-        const noun = rules.select(n) === 'one' ? thing[0] : thing[1];
-        expect(some(n, thing)).toBe(`${n === 0 ? 'no' : numberWord(n)} ${noun}`);
+        const noun = rules.select(n) === 'one' ? material[0] : material[1];
+        expect(some(n, material)).toBe(`${n === 0 ? 'no' : numberWord(n)} ${noun}`);
       }
     }
-    const plurals = [...things.map(([, many]) => many), 'counters'].filter(
+    const plurals = [...materials.map(([, many]) => many), 'counters'].filter(
       (one) => one !== 'of them',
     );
     const singulars = [
-      ...new Set(things.filter(([a, b]) => a !== b && a !== 'one').map(([one]) => one)),
+      ...new Set(materials.filter(([a, b]) => a !== b && a !== 'one').map(([one]) => one)),
     ];
     const ODD = [
       new RegExp(`(?<!-)\\bone (${plurals.join('|')})\\b`, 'i'),

@@ -15,7 +15,7 @@ import {
   skillsOf,
   upTo,
 } from './game.js';
-import { Some, asksNumber, compareSentence, is, plain, some, thingOf } from './words.js';
+import { Some, asksNumber, compareSentence, is, plain, some, materialOf } from './words.js';
 
 const MOST = 18;
 
@@ -34,16 +34,16 @@ function deal(game: Game): Draft | null {
   if (!cell || n === undefined || among === undefined) return null;
   const each = Math.floor(n / among);
   const rest = n - each * among;
-  const thing = thingOf(game);
+  const material = materialOf(game);
   return {
     key: cell.key,
     ...asksNumber(game, each, 'Is it fair? How many has each? Is anything left?'),
-    lay: `${Some(n, thing)} among ${numberWord(among)}, one each round.`,
+    lay: `${Some(n, material)} among ${numberWord(among)}, one each round.`,
     lying: [n, among],
     right: { kind: 'share', n, among, answer: each, leftOver: rest },
     counts: only(cell),
     sentence: plain(
-      `${Some(n, thing)} among ${numberWord(among)}: ${numberWord(each)} each${rest > 0 ? `, and ${numberWord(rest)} left` : ''}.`,
+      `${Some(n, material)} among ${numberWord(among)}: ${numberWord(each)} each${rest > 0 ? `, and ${numberWord(rest)} left` : ''}.`,
     ),
     scene: shareScene(
       n,
@@ -71,7 +71,7 @@ const counted = (game: Game, n: number, say: string, lay: string): Draft => ({
     recounted: false,
   },
   counts: countsTotal(n),
-  sentence: plain(`There ${is(n)} ${some(n, thingOf(game))}.`, String(n)),
+  sentence: plain(`There ${is(n)} ${some(n, materialOf(game))}.`, String(n)),
   drawn: { scene: 'plates', numbers: [n] },
 });
 
@@ -92,7 +92,7 @@ function inBowl(game: Game): Draft | null {
   const [n] = cell?.numbers ?? [];
   return n === undefined
     ? null
-    : counted(game, n, 'How many are in the bowl?', `${Some(n, thingOf(game))} in the bowl.`);
+    : counted(game, n, 'How many are in the bowl?', `${Some(n, materialOf(game))} in the bowl.`);
 }
 
 /** What each got, counted, or two plates compared. */

@@ -22,7 +22,7 @@ const SHAPES: Readonly<Record<string, string>> = {
   'six-sided': 'a six-sided shape',
 };
 /** A basket holds as many. */
-const THINGS = 12;
+const MATERIALS = 12;
 
 const sorted = (rule: string, placedRight: number | null): CaptureRecord => ({
   kind: 'sort',
@@ -73,9 +73,9 @@ function basket(game: Game, cell: Cell): Draft {
       : 'Put together what belongs together. What is your rule?',
     lay: again ? `The same things: ${rule}.` : `Mixed things and mats, to be sorted by ${rule}.`,
     lying: [],
-    right: sorted(rule, THINGS),
+    right: sorted(rule, MATERIALS),
     way: 'shown',
-    top: THINGS,
+    top: MATERIALS,
     counts: only(cell),
     sentence: plain('All that lie here belong together.'),
     ...(game.modes.includes('speaks') ? {} : { say: 'Put together what belongs together.' }),

@@ -1,4 +1,4 @@
-import { numberWord } from '../numbers/index.js';
+import { numberWord, plural } from '../numbers/index.js';
 import { partsSentence } from '../handling/index.js';
 import { SKILLS, itemByNumber } from '../skills/index.js';
 import {
@@ -23,7 +23,7 @@ import {
   plain,
   some,
   takeSentence,
-  thingOf,
+  materialOf,
 } from './words.js';
 
 interface Told extends Cell {
@@ -47,11 +47,11 @@ const cells = (game: Game): Told[] =>
 /** Snails, kites, drums: told with the props that lie there. */
 const TOLD: Readonly<Record<string, (a: number, b: number) => string>> = {
   join: (a, b) =>
-    `${Word(a)} ${a === 1 ? 'snail sits' : 'snails sit'} on the wall. ${Word(b)} more ${b === 1 ? 'comes' : 'come'}. How many now?`,
+    `${Word(a)} ${plural(a, 'snail sits', 'snails sit')} on the wall. ${Word(b)} more ${plural(b, 'comes', 'come')}. How many now?`,
   away: (a, b) =>
-    `${Word(a)} ${a === 1 ? 'kite flies' : 'kites fly'}. ${Word(b)} ${b === 1 ? 'blows' : 'blow'} away. How many are left?`,
+    `${Word(a)} ${plural(a, 'kite flies', 'kites fly')}. ${Word(b)} ${plural(b, 'blows', 'blow')} away. How many are left?`,
   parts: (a, b) =>
-    `${Word(a)} ${a === 1 ? 'drum is' : 'drums are'} red and ${numberWord(b)} ${b === 1 ? 'is' : 'are'} blue. How many drums are there?`,
+    `${Word(a)} ${plural(a, 'drum is', 'drums are')} red and ${numberWord(b)} ${plural(b, 'is', 'are')} blue. How many drums are there?`,
   more: (a, b) =>
     `One pot has ${a === 1 ? 'one carrot' : `${numberWord(a)} carrots`}, the other has ${numberWord(b)}. How many more are in the first?`,
 };
@@ -86,7 +86,7 @@ function howMany(game: Game, n: number): Draft | null {
   return {
     key: `props-${n}`,
     ...asksNumber(game, n, 'Count them. How many are there now?'),
-    lay: `${some(n, thingOf(game)).replace(/^./, (c) => c.toUpperCase())} as the story left them.`,
+    lay: `${some(n, materialOf(game)).replace(/^./, (c) => c.toUpperCase())} as the story left them.`,
     lying: [n],
     right: {
       kind: 'count',
@@ -101,7 +101,7 @@ function howMany(game: Game, n: number): Draft | null {
       recounted: false,
     },
     counts: only({ ...total, by: 'total' }),
-    sentence: plain(`There ${is(n)} ${some(n, thingOf(game))}.`, String(n)),
+    sentence: plain(`There ${is(n)} ${some(n, materialOf(game))}.`, String(n)),
     drawn: { scene: 'things', numbers: [n] },
   };
 }

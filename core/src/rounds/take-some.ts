@@ -15,7 +15,7 @@ import {
   upTo,
   waitsFor,
 } from './game.js';
-import { Some, asksNumber, some, takeSentence, thingOf } from './words.js';
+import { Some, asksNumber, some, takeSentence, materialOf } from './words.js';
 
 const MOST = 20;
 
@@ -54,7 +54,7 @@ export const takeSome: RoundModule = {
   credits: () => ['hide-*', 'away-*', 'minus1-*', 'bond-*', 'sentence-minus'],
   next(game): Draft | null {
     if (isOver(game, 8)) return null;
-    const thing = thingOf(game);
+    const material = materialOf(game);
     const last = inRound(game).at(-1);
     if (
       last?.record.kind === 'bond' &&
@@ -71,7 +71,7 @@ export const takeSome: RoundModule = {
     const [taken] = game.came;
     if (taken === undefined) {
       return waitsFor(`take-${n}`, 'Take some out with one hand.', cameUp, {
-        lay: `Count ${some(n, thing)} into the sack together.`,
+        lay: `Count ${some(n, material)} into the sack together.`,
         pick,
         drawn: { scene: 'sack', numbers: [0, n], hidden: true },
       });
@@ -80,7 +80,7 @@ export const takeSome: RoundModule = {
     return {
       key: `left-${n}-${taken}`,
       ...asksNumber(game, n - taken, 'How many are left inside?'),
-      lay: `${Some(n, thing)} went in. Look after the answer.`,
+      lay: `${Some(n, material)} went in. Look after the answer.`,
       lying: [n, taken],
       cameUp,
       pick,

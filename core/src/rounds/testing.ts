@@ -1,13 +1,13 @@
 import { findActivity } from '../activities/library.js';
-import { type ChildState, emptyState, fold } from '../evidence/index.js';
+import { type ChildState, emptyState, applyFact } from '../evidence/index.js';
 import type { AnswerMode, CaptureRecord, Outcome } from '../vocabulary/index.js';
 import { triedAs } from './play.js';
 import type { Question } from './question.js';
-import { type Session, questionFor, sessionOf } from './session.js';
+import { type PlayState, questionFor, playStateOf } from './play-state.js';
 
 /** A child who is sure of some skills, by the educator's word. */
 export function knowing(ids: readonly string[]): ChildState {
-  let state = emptyState('c', 'middle');
+  let state = emptyState('c', 'balanced');
   ids.forEach((skillId, i) => {
     const word = {
       id: `00000000-0000-4000-8000-${String(i).padStart(12, '0')}`,
@@ -19,7 +19,7 @@ export function knowing(ids: readonly string[]): ChildState {
       note: '',
       notedBy: '',
     };
-    const next = fold(state, { kind: 'word', word });
+    const next = applyFact(state, { kind: 'override', override: word });
     if ('state' in next) state = next.state;
   });
   return state;
@@ -27,7 +27,7 @@ export function knowing(ids: readonly string[]): ChildState {
 
 /** A child at the table with one activity, answered question by question. */
 export class Table {
-  private readonly past: Session['past'][number][] = [];
+  private readonly past: PlayState['past'][number][] = [];
   private came: readonly number[] = [];
   private picked: number | null = null;
   private chosen: number | null;
@@ -39,7 +39,7 @@ export class Table {
     part: number | null = 0,
     private readonly modes: readonly AnswerMode[] = ['speaks'],
     private readonly wants: readonly string[] = [],
-    private readonly more: Partial<Session> = {},
+    private readonly more: Partial<PlayState> = {},
   ) {
     this.chosen = part;
   }
@@ -48,10 +48,10 @@ export class Table {
     const activity = findActivity(this.activityId);
     if (!activity) throw new RangeError(`no activity "${this.activityId}"`);
     const question = questionFor(
-      sessionOf({
+      playStateOf({
         activity,
         top: this.top,
-        state: emptyState('c', 'middle'),
+        state: emptyState('c', 'balanced'),
         name: 'Ilse',
         modes: this.modes,
         wants: this.wants,

@@ -13,7 +13,7 @@ import {
   skillsOf,
   upTo,
 } from './game.js';
-import { Some, asksNumber, thingOf } from './words.js';
+import { Some, asksNumber, materialOf } from './words.js';
 
 const TEN = 10;
 
@@ -35,7 +35,7 @@ export const toTen: RoundModule = {
     if (isOver(game, 8)) return null;
     const here = inRound(game);
     const last = here.at(-1);
-    const thing = thingOf(game);
+    const material = materialOf(game);
     if (
       here.length % 3 === 2 &&
       last?.record.kind === 'bond' &&
@@ -66,7 +66,7 @@ export const toTen: RoundModule = {
     return {
       key: cell.key,
       ...asksNumber(game, TEN - a, 'How many more to ten?'),
-      lay: `${Some(a, thing)} on the frame.`,
+      lay: `${Some(a, material)} on the frame.`,
       lying: [a, TEN - a],
       right: { kind: 'bond', whole: TEN, parts: [a, TEN - a], inView: [a], answer: TEN - a },
       counts: [

@@ -18,7 +18,7 @@ describe('questions to warm up', () => {
   it('ask nothing aloud of a child who does not speak, and nothing of one who is sure of nothing', () => {
     const silent = warmUps(knowing(['say-5', 'plus1-5']), TODAY, ['points']);
     expect(silent.map(({ skillId }) => skillId)).toEqual(['plus1-5']);
-    expect(warmUps(emptyState('c', 'middle'), TODAY, ['speaks'])).toEqual([]);
+    expect(warmUps(emptyState('c', 'balanced'), TODAY, ['speaks'])).toEqual([]);
   });
 
   it('belong to no step of the activity, and count for their own item', () => {

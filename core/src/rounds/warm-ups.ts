@@ -1,4 +1,4 @@
-import { type ChildState, nextPrompt, standingOf } from '../evidence/index.js';
+import { type ChildState, nextPrompt, statusOf } from '../evidence/index.js';
 import { SKILLS, type Skill, type SkillItem, findSkill, saidAloud } from '../skills/index.js';
 import type { AnswerMode, Day } from '../vocabulary/index.js';
 import { questionForItem } from './item.js';
@@ -20,9 +20,7 @@ export function warmUps(
   most = MOST,
 ): SkillItem[] {
   const lastSeen = (id: string): string => state.skills[id]?.day ?? '';
-  const sure = SKILLS.filter(
-    (skill) => needsNothing(skill) && standingOf(skill, state) === 'secure',
-  )
+  const sure = SKILLS.filter((skill) => needsNothing(skill) && statusOf(skill, state) === 'secure')
     .sort((a, b) => lastSeen(a.id).localeCompare(lastSeen(b.id)))
     .filter((one, i, all) => all.findIndex(({ family }) => family === one.family) === i);
   return sure

@@ -1,6 +1,6 @@
 import { type Lying, partsSentence } from '../handling/index.js';
-import { isKnown, standingOf } from '../evidence/index.js';
-import { numberWord, splitsOf } from '../numbers/index.js';
+import { isKnown, statusOf } from '../evidence/index.js';
+import { numberWord, splitsOf, plural } from '../numbers/index.js';
 import { findItem, itemByParts, skillOf } from '../skills/index.js';
 import type { SceneName } from '../vocabulary/index.js';
 import {
@@ -14,7 +14,7 @@ import {
   skillsOf,
   upTo,
 } from './game.js';
-import { Some, Word, asksNumber, some, thingOf } from './words.js';
+import { Some, Word, asksNumber, some, materialOf } from './words.js';
 
 type Way = readonly [number, number];
 
@@ -52,7 +52,7 @@ export function wholeFor(game: Game): number | null {
     .find((n) => !isWalked(n));
   const open = mine.filter((n) => {
     const id = skillFor(n);
-    return id !== null && !isKnown(standingOf(skillOf(id), game.state));
+    return id !== null && !isKnown(statusOf(skillOf(id), game.state));
   });
   const last = mine.at(-1) ?? all.findLast((n) => listed.has(skillFor(n) ?? ''));
   const weekly = mine.find((n) => n === game.weekNumber);
@@ -77,18 +77,18 @@ const sameWay = (a: Way, b: Way): boolean => a[0] === b[0] && a[1] === b[1];
 
 /** How the two parts are asked with these things. */
 function asks(game: Game, [a, b]: Way, both: boolean): string {
-  const thing = thingOf(game);
+  const material = materialOf(game);
   const scene = game.round.scene ?? 'plates';
   if (scene === 'fingers' && (a > HAND || b > HAND || a + b === FINGERS)) {
     return both
       ? 'How many are up? How many are folded down?'
-      : `${Word(a)} ${a === 1 ? 'is' : 'are'} up. How many are folded down?`;
+      : `${Word(a)} ${plural(a, 'is', 'are')} up. How many are folded down?`;
   }
   switch (scene) {
     case 'hands':
       return both
         ? 'How many fingers are up? How many are folded down?'
-        : `${Word(a)} ${a === 1 ? 'is' : 'are'} up. How many are folded down?`;
+        : `${Word(a)} ${plural(a, 'is', 'are')} up. How many are folded down?`;
     case 'fingers':
       return both
         ? 'How many on this hand? How many on that one?'
@@ -96,11 +96,11 @@ function asks(game: Game, [a, b]: Way, both: boolean): string {
     case 'plates':
       return both
         ? 'How many on this plate? How many on that one?'
-        : `${Some(a, thing)} on this plate. How many on the other?`;
+        : `${Some(a, material)} on this plate. How many on the other?`;
     default:
       return both
         ? 'How many on this side? How many on that one?'
-        : `${Some(a, thing)} on this side. How many on the other?`;
+        : `${Some(a, material)} on this side. How many on the other?`;
   }
 }
 
@@ -187,17 +187,17 @@ export const wholeOf = (here: readonly Played[]): number | null => {
 };
 
 function firstLay(game: Game, whole: number, scene: SceneName): string {
-  const thing = thingOf(game);
+  const material = materialOf(game);
   switch (scene) {
     case 'plates':
-      return `${Some(whole, thing)}, all on the first plate.`;
+      return `${Some(whole, material)}, all on the first plate.`;
     case 'beads':
-      return `A string with ${some(whole, thing)}, all on one side.`;
+      return `A string with ${some(whole, material)}, all on one side.`;
     case 'hands':
       return `Paper hands with ${numberWord(whole)} fingers in all.`;
     case 'fingers':
       return `Show ${numberWord(whole)} on your fingers.`;
     default:
-      return `${Some(whole, thing)}, all on one side.`;
+      return `${Some(whole, material)}, all on one side.`;
   }
 }

@@ -13,7 +13,7 @@ import {
 } from './game.js';
 import { plain } from './words.js';
 
-const THINGS: readonly (readonly [id: string, words: string])[] = [
+const MATERIALS: readonly (readonly [id: string, words: string])[] = [
   ['light-small', 'a small light thing'],
   ['heavy-large', 'a large heavy thing'],
   ['heavy-small', 'something small that is heavier than it looks'],
@@ -23,12 +23,12 @@ const THINGS: readonly (readonly [id: string, words: string])[] = [
 
 /** Predicted against the mark, then weighed: the scale says whether it was so. */
 function predict(game: Game): Draft | null {
-  const cells = THINGS.flatMap(([id], i): Cell[] => {
+  const cells = MATERIALS.flatMap(([id], i): Cell[] => {
     const item = itemOf('divide-weight', id);
     return item ? [{ ...item, key: `weigh-${id}`, numbers: [i + 1] }] : [];
   });
   const cell = choose(game, cells);
-  const words = THINGS.find(([id]) => id === cell?.itemId)?.[1];
+  const words = MATERIALS.find(([id]) => id === cell?.itemId)?.[1];
   if (!cell || words === undefined) return null;
   return {
     key: cell.key,
@@ -37,7 +37,7 @@ function predict(game: Game): Draft | null {
     lying: [],
     right: {
       kind: 'weigh',
-      thing: words,
+      material: words,
       dividingGrams: null,
       predicted: null,
       predictedAgain: null,

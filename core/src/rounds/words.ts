@@ -1,24 +1,24 @@
 import { type Sentence, partsSentence } from '../handling/index.js';
-import { capital, joinWords, numberWord } from '../numbers/index.js';
+import { capital, joinWords, numberWord, plural } from '../numbers/index.js';
 import type { Answered } from '../vocabulary/index.js';
 import { type Game, speaks } from './game.js';
 
 /** One of a thing and several of it. */
-export type Thing = readonly [one: string, many: string];
+export type Material = readonly [one: string, many: string];
 
-const COUNTERS: Thing = ['counter', 'counters'];
+const COUNTERS: Material = ['counter', 'counters'];
 
 /** What lies there in this round; counters where it names nothing. */
-export const thingOf = ({ round }: Game): Thing => round.thing ?? COUNTERS;
+export const materialOf = ({ round }: Game): Material => round.material ?? COUNTERS;
 
 /** "one counter", "three counters", "no counters". */
-export const some = (n: number, [one, many]: Thing): string =>
+export const some = (n: number, [one, many]: Material): string =>
   n === 1 ? `one ${one}` : `${n === 0 ? 'no' : numberWord(n)} ${many}`;
 
 /** The same at the beginning of a sentence. */
-export const Some = (n: number, thing: Thing): string => capital(some(n, thing));
+export const Some = (n: number, material: Material): string => capital(some(n, material));
 
-export const is = (n: number): 'is' | 'are' => (n === 1 ? 'is' : 'are');
+export const is = (n: number): 'is' | 'are' => plural(n, 'is', 'are');
 
 /** "Three", at the beginning of a sentence. */
 export const Word = (n: number): string => capital(numberWord(n));

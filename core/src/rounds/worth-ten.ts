@@ -1,9 +1,9 @@
 import { partsSentence } from '../handling/index.js';
-import { capital, numberWord } from '../numbers/index.js';
+import { capital, numberWord, plural } from '../numbers/index.js';
 import { findSkill, nearestItem } from '../skills/index.js';
 import type { CaptureRecord, RoundKind } from '../vocabulary/index.js';
 import { type Draft, type Game, only } from './game.js';
-import { asksNumber, plain, thingOf } from './words.js';
+import { asksNumber, plain, materialOf } from './words.js';
 
 /** Kinds whose layout can be read in tens. */
 const KINDS: readonly RoundKind[] = ['frame', 'by-chance', 'join', 'glance'];
@@ -46,7 +46,7 @@ export function inTens(game: Game, draft: Draft): Draft {
   const total = amounts.reduce((sum, n) => sum + n, 0);
   if (total < 1 || total > MOST) return draft;
   const tens = amounts.map((n) => TEN * n);
-  const [one] = thingOf(game);
+  const [one] = materialOf(game);
   const answer = TEN * total;
   return {
     ...draft,
@@ -58,7 +58,7 @@ export function inTens(game: Game, draft: Draft): Draft {
       tens.length > 1
         ? partsSentence(tens)
         : plain(
-            `${capital(numberWord(total))} ${total === 1 ? 'ten' : 'tens'}: ${numberWord(answer)}.`,
+            `${capital(numberWord(total))} ${plural(total, 'ten', 'tens')}: ${numberWord(answer)}.`,
           ),
     worthTen: true,
   };

@@ -11,14 +11,14 @@ export const COUNTING_CARDS: SheetKind = {
   id: 'counting-cards',
   title: 'Counting cards',
   about: 'A numeral with as many rings to lay a thing on.',
-  asks: ['range', 'thing'],
+  asks: ['range', 'material'],
   looks: [],
   make: (wish) => {
-    const { low, high, thingMm } = wish;
+    const { low, high, materialMm } = wish;
     const numbers = rangeOf(Math.max(1, low), high);
     const most = Math.max(...numbers);
     if (most > 10) throw new RangeError('rings are drawn to ten: end the range there');
-    const cell = cellFor(thingMm);
+    const cell = cellFor(materialMm);
     const columns = most > 5 ? 2 : 1;
     const size = {
       width: columns * cell + 34,
@@ -30,7 +30,7 @@ export const COUNTING_CARDS: SheetKind = {
         circle(
           x + 30 + (i % columns) * cell + cell / 2,
           y + 4 + Math.floor(i / columns) * cell + cell / 2,
-          (thingMm + 2) / 2,
+          (materialMm + 2) / 2,
           { ink: 'gray' },
         ),
       ),
@@ -111,7 +111,7 @@ export const SCATTER_CARDS: SheetKind = {
 export const BOX_LABELS: SheetKind = {
   id: 'box-labels',
   title: 'Labels for boxes',
-  about: 'Numbers for the boxes of the cupboard.',
+  about: 'Labels for the boxes of materials.',
   asks: ['range'],
   looks: [],
   make: (wish) => {
@@ -129,30 +129,30 @@ export const BOX_LABELS: SheetKind = {
 const LABEL = { width: 90, height: 40 } as const;
 const MOST_NAMED = 3;
 
-/** A label for each box of the cupboard: what it is called, and what lies in it. */
-export function cupboardLabels(
+/** A label for each box of materials: what it is called, and what lies in it. */
+export function materialsLabels(
   wish: SheetWish,
-  boxes: readonly { readonly name: string; readonly things: readonly string[] }[],
+  boxes: readonly { readonly name: string; readonly materials: readonly string[] }[],
 ): Sheet {
-  const faces = boxes.map(({ name, things }): CardFace => (x, y) => [
+  const faces = boxes.map(({ name, materials }): CardFace => (x, y) => [
     text(x + 6, y + 14, Math.min(9, 140 / Math.max(8, name.length)), name, {
       anchor: 'start',
       bold: true,
     }),
-    ...things
+    ...materials
       .slice(0, MOST_NAMED)
-      .map((thing, i) =>
+      .map((material, i) =>
         text(
           x + 6,
           y + 22 + i * 5.6,
-          Math.min(4, 150 / Math.max(30, thing.length)),
-          i === MOST_NAMED - 1 && things.length > MOST_NAMED
-            ? `and ${things.length - MOST_NAMED + 1} more`
-            : thing,
+          Math.min(4, 150 / Math.max(30, material.length)),
+          i === MOST_NAMED - 1 && materials.length > MOST_NAMED
+            ? `and ${materials.length - MOST_NAMED + 1} more`
+            : material,
           { anchor: 'start', ink: 'gray' },
         ),
       ),
   ]);
-  const title = 'Boxes of the cupboard';
+  const title = 'Boxes of materials';
   return { title, pages: cardPages(wish, LABEL, faces, title), notes: [] };
 }

@@ -176,16 +176,16 @@ export const DIGIT_ROADS: SheetKind = {
   about: 'A digit as wide as a toy car, with the dot where the drive begins.',
   asks: ['range', 'side'],
   looks: [],
-  make: ({ paper, low, high, thingMm, seed, forms }) => {
+  make: ({ paper, low, high, materialMm, seed, forms }) => {
     const digits = digitsFrom(low, high);
-    const road = thingMm + 6;
+    const road = materialMm + 6;
     const area = areaOf(paper, false);
     const scale = Math.min(
       (area.width - road) / FIELD.width,
       (area.height - road - TITLE_MM) / FIELD.height,
     );
     if (scale < 3 || road > 60)
-      throw new RangeError(`a road for ${thingMm} mm is too wide for this paper`);
+      throw new RangeError(`a road for ${materialMm} mm is too wide for this paper`);
     const title = 'Digit roads';
     const pages = digits.map((digit) => {
       const x = area.x + (area.width - FIELD.width * scale) / 2;

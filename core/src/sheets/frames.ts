@@ -24,8 +24,8 @@ const startDot = (x: number, y: number, cell: number): Mark =>
   dot(x + cell * 0.12, y + cell * 0.12, 0.9, 'gray');
 
 function framePages(wish: SheetWish, rows: number, title: string): Page[] {
-  const { paper, thingMm, seed, look } = wish;
-  const cell = cellFor(thingMm);
+  const { paper, materialMm, seed, look } = wish;
+  const cell = cellFor(materialMm);
   const [width, height] = [5 * cell, rows * cell];
   const frames = look === 'two' ? 2 : 1;
   const between = cell / 2;
@@ -48,7 +48,7 @@ function framePages(wish: SheetWish, rows: number, title: string): Page[] {
   const across = areaOf(paper, true);
   const perPage = Math.floor(across.width / cell);
   if (perPage < 1 || height > across.height) {
-    throw new RangeError(`things of ${thingMm} mm are too large for a frame on this paper`);
+    throw new RangeError(`things of ${materialMm} mm are too large for a frame on this paper`);
   }
   const pages: Page[] = [];
   for (let i = 0; i < frames; i++) {
@@ -90,7 +90,7 @@ export const TEN_FRAME: SheetKind = {
   id: 'ten-frame',
   title: 'Ten frame mat',
   about: 'Two rows of five; each cell takes the thing with a little room.',
-  asks: ['thing'],
+  asks: ['material'],
   looks: LOOKS,
   make: (wish) => ({
     title: 'Ten frame',
@@ -103,7 +103,7 @@ export const FIVE_FRAME: SheetKind = {
   id: 'five-frame',
   title: 'Five frame mat',
   about: 'One row of five.',
-  asks: ['thing'],
+  asks: ['material'],
   looks: LOOKS,
   make: (wish) => ({
     title: 'Five frame',

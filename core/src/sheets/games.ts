@@ -175,8 +175,8 @@ export const DICE_NET: SheetKind = {
     ['pips', 'with dots'],
     ['numeral', 'with numerals'],
   ],
-  make: ({ paper, low, high, thingMm, seed, look }) => {
-    const side = Math.max(20, thingMm);
+  make: ({ paper, low, high, materialMm, seed, look }) => {
+    const side = Math.max(20, materialMm);
     const { turned, fits } = fitFor(paper, 3 * side + 16, 4 * side + 16);
     if (!fits) throw new RangeError(`a die of ${side} mm does not fit on the paper`);
     const values = Array.from({ length: 6 }, (_, i) => low + (i % Math.max(1, high - low + 1)));

@@ -21,9 +21,9 @@ const SUITS: Readonly<Record<string, Partial<SheetWish>>> = {
   'number-cards': { low: 0 },
   bingo: { high: 20 },
   dominoes: { low: 0, high: 6 },
-  'dice-net': { low: 1, high: 6, thingMm: 40 },
+  'dice-net': { low: 1, high: 6, materialMm: 40 },
   tracing: { low: 0, high: 9 },
-  'digit-roads': { low: 0, high: 9, thingMm: 30 },
+  'digit-roads': { low: 0, high: 9, materialMm: 30 },
   'dough-mat': { low: 0, high: 9 },
   'pair-cards': { low: 1, high: 10 },
   'part-whole-cards': { low: 3, high: 5, count: 6 },
@@ -104,14 +104,18 @@ export interface Proposed {
 /** What an activity wants on paper: mats for each child, cards and boards once for all. */
 export function proposedFor(
   activityId: string,
-  takers: readonly { readonly childId: string; readonly top: number }[],
+  participants: readonly { readonly childId: string; readonly rangeMax: number }[],
 ): Proposed[] {
-  if (takers.length === 0) return [];
+  if (participants.length === 0) return [];
   return sheetIdsFor(activityId).flatMap((kind): Proposed[] => {
     if (OF_ONE_CHILD.has(kind)) {
-      return takers.map(({ childId, top }) => ({ kind, childId, ...rangeUpTo(kind, top) }));
+      return participants.map(({ childId, rangeMax }) => ({
+        kind,
+        childId,
+        ...rangeUpTo(kind, rangeMax),
+      }));
     }
-    const top = Math.max(...takers.map((taker) => taker.top));
+    const top = Math.max(...participants.map((participant) => participant.rangeMax));
     return [{ kind, childId: null, ...rangeUpTo(kind, top) }];
   });
 }

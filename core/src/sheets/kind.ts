@@ -2,7 +2,7 @@ import type { Sheet } from './page.js';
 import type { SheetWish } from './wish.js';
 
 /** What can be chosen for a kind of sheet, besides paper and seed. */
-export type Ask = 'range' | 'thing' | 'side' | 'count' | 'answers' | 'faces' | 'word' | 'cues';
+export type Ask = 'range' | 'material' | 'side' | 'count' | 'answers' | 'faces' | 'word' | 'cues';
 
 /** A kind of sheet: what it asks, and how it is made. */
 export interface SheetKind {

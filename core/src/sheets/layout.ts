@@ -15,8 +15,8 @@ const ROOM_MM = 4;
 const ROOM_PART = 0.2;
 
 /** Side of a cell that a thing lies in, in millimeters: thing + max(4 mm, 20 %). */
-export const cellFor = (thingMm: number): number =>
-  thingMm + Math.max(ROOM_MM, ROOM_PART * thingMm);
+export const cellFor = (materialMm: number): number =>
+  materialMm + Math.max(ROOM_MM, ROOM_PART * materialMm);
 
 /** Where something of a size lies on paper: upright, turned, or neither. */
 export function fitFor(

@@ -115,18 +115,18 @@ export const PRESS_COUNT: SheetKind = {
   id: 'press-count',
   title: 'Press and count',
   about: 'A numeral and as many rings to press dough, or a thing, into.',
-  asks: ['range', 'thing'],
+  asks: ['range', 'material'],
   looks: [],
-  make: ({ paper, low, high, thingMm, seed }) => {
+  make: ({ paper, low, high, materialMm, seed }) => {
     const numbers = numbersFrom(low, high).filter((n) => n >= 1 && n <= 10);
     if (numbers.length === 0)
       throw new RangeError('rings are drawn for one to ten: choose among them');
     const area = areaOf(paper, true);
-    const cell = cellFor(thingMm);
+    const cell = cellFor(materialMm);
     const columns = Math.min(5, Math.floor((area.width - 80) / cell));
     const rows = Math.ceil(Math.max(...numbers) / Math.max(1, columns));
     if (columns < 1 || rows * cell > area.height) {
-      throw new RangeError(`things of ${thingMm} mm are too large for this paper`);
+      throw new RangeError(`things of ${materialMm} mm are too large for this paper`);
     }
     const title = `Press and count ${low} to ${high}`;
     const pages = numbers.map((n) =>
@@ -142,7 +142,7 @@ export const PRESS_COUNT: SheetKind = {
                 (area.height - Math.ceil(n / columns) * cell) / 2 +
                 Math.floor(i / columns) * cell +
                 cell / 2,
-              thingMm / 2 + 1,
+              materialMm / 2 + 1,
               { width: 0.6 },
             ),
           ),

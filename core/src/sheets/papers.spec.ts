@@ -54,19 +54,19 @@ describe('what an activity wants on paper', () => {
   });
 
   it('is a mat for each child, and cards once for all', () => {
-    const takers = [
-      { childId: 'a', top: 5 },
-      { childId: 'b', top: 10 },
+    const participants = [
+      { childId: 'a', rangeMax: 5 },
+      { childId: 'b', rangeMax: 10 },
     ];
-    expect(proposedFor('frame-look', takers).map((one) => [one.childId, one.high])).toEqual([
+    expect(proposedFor('frame-look', participants).map((one) => [one.childId, one.high])).toEqual([
       ['a', 5],
       ['b', 10],
     ]);
-    expect(proposedFor('turn-over', takers)).toEqual([
+    expect(proposedFor('turn-over', participants)).toEqual([
       { kind: 'number-cards', childId: null, low: 0, high: 10 },
     ]);
     expect(proposedFor('turn-over', [])).toEqual([]);
-    expect(proposedFor('no-such-activity', takers)).toEqual([]);
+    expect(proposedFor('no-such-activity', participants)).toEqual([]);
   });
 
   it('shows what a child likes where there is a drawing of it', () => {

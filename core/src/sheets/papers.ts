@@ -190,14 +190,14 @@ function columnsOf(
 }
 
 /** How a bead is drawn; shape and fill carry what it means, in black and white too. */
-export type BeadLook = 'not-met' | 'started' | 'nearly' | 'secure' | 'come-back' | 'taken';
+export type BeadLook = 'not-started' | 'started' | 'nearly' | 'secure' | 'review' | 'assumed';
 export const BEAD_WORDS: Readonly<Record<BeadLook, string>> = {
-  'not-met': 'not met',
+  'not-started': 'not started',
   started: 'started',
   nearly: 'nearly',
   secure: 'secure',
-  'come-back': 'come back',
-  taken: 'taken as known',
+  review: 'review',
+  assumed: 'assumed',
 };
 
 const BEAD_R = 3;
@@ -215,7 +215,7 @@ function bead(look: BeadLook, x: number, y: number): Mark[] {
     fill: 'black',
   });
   switch (look) {
-    case 'not-met':
+    case 'not-started':
       return [circle(x, y, BEAD_R, { width: 0.4, ink: 'gray', fill: 'paper' })];
     case 'started':
       return [circle(x, y, BEAD_R, { width: 0.4, fill: 'paper' }), part('M0 0H-1A1 1 0 0 0 0 1Z')];
@@ -223,13 +223,13 @@ function bead(look: BeadLook, x: number, y: number): Mark[] {
       return [circle(x, y, BEAD_R, { width: 0.4, fill: 'paper' }), part('M-1 0A1 1 0 0 0 1 0Z')];
     case 'secure':
       return [dot(x, y, BEAD_R)];
-    case 'come-back':
+    case 'review':
       return [
         circle(x, y, BEAD_R + 1.1, { width: 0.35, fill: 'paper' }),
         dot(x, y, BEAD_R),
         line(x, y - BEAD_R, x, y + BEAD_R, { width: 0.8, ink: 'paper' }),
       ];
-    case 'taken':
+    case 'assumed':
       return [ring, dot(x, y, BEAD_R), dot(x, y, BEAD_R * 0.44, 'paper')];
   }
 }

@@ -6,7 +6,7 @@ import { type Mark, centered, circle, line, rect } from './page.js';
 import { rangeOf } from './range.js';
 
 /** Three numerals that stand near each other, just one of them right, the least first. */
-export function clipChoices(n: number, random: () => number): number[] {
+export function clipPreferences(n: number, random: () => number): number[] {
   const near = [n - 2, n - 1, n + 1, n + 2].filter((one) => one >= 0);
   const first = near.splice(Math.floor(random() * near.length), 1)[0] as number;
   const second = near[Math.floor(random() * near.length)] as number;
@@ -39,7 +39,7 @@ export const CLIP_CARDS: SheetKind = {
     const random = seeded(seed);
     const size = { width: 84, height: 64 };
     const faces = numbers.map((n): CardFace => {
-      const choices = clipChoices(n, random);
+      const choices = clipPreferences(n, random);
       return (x, y) => [
         ...dots(x + 22, y + 3, 40, n),
         ...choices.flatMap((one, i): Mark[] => {

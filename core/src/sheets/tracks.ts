@@ -8,17 +8,17 @@ export const NUMBER_TRACK: SheetKind = {
   id: 'number-track',
   title: 'Number track',
   about: 'Cells for a thing to hop along; strips are glued where they meet.',
-  asks: ['range', 'thing'],
+  asks: ['range', 'material'],
   looks: [
     ['full', 'all numerals'],
     ['gaps', 'with gaps'],
     ['blank', 'blank'],
   ],
-  make: ({ paper, low, high, thingMm, seed, look }) => {
-    const cell = cellFor(thingMm);
+  make: ({ paper, low, high, materialMm, seed, look }) => {
+    const cell = cellFor(materialMm);
     const area = areaOf(paper, true);
     const across = Math.floor((area.width - 8) / cell);
-    if (across < 1) throw new RangeError(`things of ${thingMm} mm are too large for a track`);
+    if (across < 1) throw new RangeError(`things of ${materialMm} mm are too large for a track`);
     const numbers = numbersFrom(low, Math.max(low, high));
     const random = seeded(seed);
     const gaps = new Set(numbers.filter(() => look === 'gaps' && random() < 0.35));

@@ -34,7 +34,7 @@ export const SheetWish = v.object({
   low: whole(0, 100),
   high: whole(1, 100),
   /** Across the thing that is laid on it, in millimeters. */
-  thingMm: v.pipe(
+  materialMm: v.pipe(
     v.number('must be a number'),
     v.minValue(5, 'must be at least 5'),
     v.maxValue(120, 'must be at most 120'),
@@ -74,7 +74,7 @@ export const usualWish = (): SheetWish => ({
   paper: 'a4',
   low: 1,
   high: 10,
-  thingMm: 25,
+  materialMm: 25,
   count: 4,
   seed: 1,
   answers: false,

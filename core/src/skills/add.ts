@@ -1,4 +1,4 @@
-import { numberWord } from '../numbers/words.js';
+import { numberWord } from '../numbers/index.js';
 import { type ItemSeed, pairs, range, strand } from './build.js';
 
 type Pair = readonly [number, number];

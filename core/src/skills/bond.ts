@@ -1,4 +1,4 @@
-import { numberWord } from '../numbers/words.js';
+import { numberWord } from '../numbers/index.js';
 import { type ItemSeed, numbers, pairs, range, strand } from './build.js';
 
 type Pair = readonly [number, number];

@@ -1,4 +1,4 @@
-import { numberWord } from '../numbers/words.js';
+import { numberWord } from '../numbers/index.js';
 import type { AnswerKind, Item, Skill, Strand } from './types.js';
 
 /** An item before its difficulty is known: listed from first met to last met. */

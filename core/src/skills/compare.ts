@@ -1,4 +1,4 @@
-import { numberWord } from '../numbers/words.js';
+import { numberWord } from '../numbers/index.js';
 import { type ItemSeed, range, strand } from './build.js';
 
 /** How far two amounts lie apart, the farthest first: every pair of the range belongs to one. */

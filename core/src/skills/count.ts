@@ -1,4 +1,4 @@
-import { numberWord, placeWord } from '../numbers/words.js';
+import { numberWord, placeWord } from '../numbers/index.js';
 import { type ItemSeed, forms, numbers, range, strand } from './build.js';
 
 /** Layouts from the easiest to follow to the hardest. */

@@ -1,4 +1,4 @@
-import { numberWord } from '../numbers/words.js';
+import { numberWord } from '../numbers/index.js';
 import { type ItemSeed, named, numbers, range, strand } from './build.js';
 
 /** Numerals that are easily taken for one another lie one step up. */

@@ -1,4 +1,4 @@
-import { numberWord } from '../numbers/words.js';
+import { numberWord } from '../numbers/index.js';
 import { type ItemSeed, range, strand, stretches } from './build.js';
 
 const starts = (from: number, to: number): ItemSeed[] =>

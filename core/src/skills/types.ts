@@ -3,17 +3,17 @@ import type { AnswerKind, Strand } from '../vocabulary/index.js';
 export { type AnswerKind, type Item, STRANDS, Skill, type Strand } from '../vocabulary/skill.js';
 
 export const STRAND_TITLES: Record<Strand, string> = {
-  say: 'Say',
-  count: 'Count',
-  glance: 'Glance',
-  numeral: 'Numeral',
-  compare: 'Compare',
-  bond: 'Bond',
-  add: 'Add',
-  beyond: 'Beyond',
-  measure: 'Measure',
-  sort: 'Sort & show',
-  pattern: 'Pattern',
+  say: 'Rote counting',
+  count: 'Counting objects',
+  glance: 'Subitizing',
+  numeral: 'Numerals',
+  compare: 'Comparing',
+  bond: 'Number bonds',
+  add: 'Adding and taking away',
+  beyond: 'Tens, groups and sharing',
+  measure: 'Measuring',
+  sort: 'Sorting and graphs',
+  pattern: 'Patterns and symmetry',
 };
 
 /** Chance of a right answer by guessing; the cap of 0.5 asks such skills for more evidence. */

@@ -1,8 +1,8 @@
 import * as v from 'valibot';
-import { filled, flag, list, oneOf } from './basics.js';
+import { nonEmptyText, flag, boundedArray, oneOf } from './basics.js';
 
-/** keeper: all of it; helper: today, the tray and jotting. */
-export const ROLES = ['keeper', 'helper'] as const;
+/** owner: all of it; helper: today, the tray and quick notes. */
+export const ROLES = ['owner', 'helper'] as const;
 export type Role = (typeof ROLES)[number];
 
 /** Where somebody asks from: on the machine that keeps the records, or from another device at home. */
@@ -42,7 +42,7 @@ export type Whoever = v.InferOutput<typeof Whoever>;
 /** A device that may ask over the network. */
 export const Device = v.object({
   id: v.string(),
-  name: filled(60),
+  name: nonEmptyText(60),
   role: oneOf(ROLES),
   addedAt: v.string(),
   seenAt: v.string(),
@@ -81,9 +81,9 @@ export const Sharing = v.object({
   hasPassword: flag,
   /** Why it is on and yet nobody can reach it; empty where all is well. */
   trouble: v.string(),
-  addresses: list(v.string(), 40),
+  addresses: boundedArray(v.string(), 40),
   certificate: v.nullable(v.object({ fingerprint: v.string(), until: v.string() })),
-  devices: list(Device, 200),
+  devices: boundedArray(Device, 200),
 });
 export type Sharing = v.InferOutput<typeof Sharing>;
 

@@ -1,9 +1,9 @@
 import * as v from 'valibot';
 import { Allergens } from './allergens.js';
-import { Amount, Minutes, Slug, filled, flag, list, oneOf, text } from './basics.js';
+import { Amount, Minutes, Slug, nonEmptyText, flag, boundedArray, oneOf, text } from './basics.js';
 import { BANDS } from './household.js';
 import { Round } from './round.js';
-import { FACES, HAZARDS, USES } from './thing.js';
+import { FACES, HAZARDS, USES } from './material.js';
 
 /**
  * A quantity as a small sum over named values: `n` the top of the range, `k` the number of
@@ -76,7 +76,7 @@ const BoundedQuantity = v.pipe(
 export const Need = v.object({
   use: oneOf(USES),
   /** As read on the list: "like counters". */
-  words: filled(60),
+  words: nonEmptyText(60),
   must: BoundedQuantity,
   /** More is welcome up to this many; null when `must` says it all. */
   wish: v.nullable(BoundedQuantity),
@@ -105,10 +105,10 @@ export const STEP_KINDS = [
 
 export const Activity = v.object({
   id: Slug,
-  title: filled(60),
+  title: nonEmptyText(60),
   band: oneOf(BANDS),
   ways: v.pipe(
-    list(oneOf(['led', 'presented', 'left-out'] as const), 3),
+    boundedArray(oneOf(['adult-led', 'presentation', 'invitation'] as const), 3),
     v.minLength(1, 'choose at least one'),
   ),
   /** Shortest and longest, in minutes. */
@@ -119,30 +119,33 @@ export const Activity = v.object({
   seat: text(80),
   /** Skill ids; a trailing star stands for every skill of that family. */
   skills: v.pipe(
-    list(v.pipe(v.string(), v.regex(/^[a-z0-9-]+\*?$/, 'must be a skill id or a family*')), 30),
+    boundedArray(
+      v.pipe(v.string(), v.regex(/^[a-z0-9-]+\*?$/, 'must be a skill id or a family*')),
+      30,
+    ),
     v.minLength(1, 'name at least one skill'),
   ),
-  needs: list(Need, 20),
+  needs: boundedArray(Need, 20),
   /** How it is played: a chain of rounds; without one its things are counted out. */
-  rounds: v.optional(list(Round, 8)),
+  rounds: v.optional(boundedArray(Round, 8)),
   steps: v.pipe(
-    list(v.object({ kind: oneOf(STEP_KINDS), text: filled(200) }), 9),
+    boundedArray(v.object({ kind: oneOf(STEP_KINDS), text: nonEmptyText(200) }), 9),
     v.minLength(3, 'name at least three steps'),
   ),
   easier: text(200),
   harder: text(200),
   watchFor: text(300),
-  cautions: list(text(200), 6),
-  hazards: list(oneOf(HAZARDS), HAZARDS.length),
+  cautions: boundedArray(text(200), 6),
+  hazards: boundedArray(oneOf(HAZARDS), HAZARDS.length),
   mess: oneOf(['dry', 'damp', 'paint'] as const),
   noise: oneOf(['quiet', 'lively'] as const),
   place: oneOf(['in', 'out', 'either'] as const),
   fromAge: v.pipe(v.number(), v.minValue(0), v.maxValue(8)),
   checksItself: flag,
-  sheets: list(Slug, 6),
+  sheets: boundedArray(Slug, 6),
   makeIt: text(300),
   /** What is made in it and stays in the house, such as a set of dominoes. */
-  yields: v.optional(v.object({ name: filled(60), use: oneOf(USES), count: Amount })),
+  yields: v.optional(v.object({ name: nonEmptyText(60), use: oneOf(USES), count: Amount })),
   otherwise: v.nullable(Slug),
 });
 

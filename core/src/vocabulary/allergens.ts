@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { filled, list } from './basics.js';
+import { nonEmptyText, boundedArray } from './basics.js';
 
 /**
  * Allergens to choose from: the nine major ones of the United States (FASTER Act of 2021, Public Law
@@ -104,7 +104,7 @@ export const asAllergen = (words: string): string =>
 
 /** Allergens, from the list by tag or in own words; none twice. */
 export const Allergens = v.pipe(
-  list(filled(60), 24),
+  boundedArray(nonEmptyText(60), 24),
   v.transform((all) => [...new Set(all.map(asAllergen))]),
 );
 

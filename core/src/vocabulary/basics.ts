@@ -76,7 +76,7 @@ export const text = (most: number) =>
   v.pipe(Characters, v.maxLength(most, `must have at most ${most} characters`));
 
 /** Text that must say something once spaces are trimmed. */
-export const filled = (most: number) =>
+export const nonEmptyText = (most: number) =>
   v.pipe(
     Characters,
     v.trim(),
@@ -85,7 +85,7 @@ export const filled = (most: number) =>
   );
 
 /** A list with a greatest length. */
-export const list = <S extends v.GenericSchema>(item: S, most: number) =>
+export const boundedArray = <S extends v.GenericSchema>(item: S, most: number) =>
   v.pipe(v.array(item, 'must be a list'), v.maxLength(most, `must have at most ${most} entries`));
 
 export const flag = v.boolean('must be true or false');

@@ -8,9 +8,9 @@ export const Change = v.object({
     'evidence',
     'plan',
     'day',
-    'sittings',
+    'sessions',
     'household',
-    'things',
+    'materials',
     'activities',
     'prints',
     'families',
@@ -18,6 +18,11 @@ export const Change = v.object({
   ] as const),
   childIds: v.array(Id),
   day: v.nullable(Day),
+  /** The write that it came from, where the device that wrote loads what it changed by itself. */
+  write: v.optional(Id),
 });
 
 export type Change = v.InferOutput<typeof Change>;
+
+/** Header of a write whose device loads what it changed: an id that comes back with the event. */
+export const WRITE_HEADER = 'gumo-write';

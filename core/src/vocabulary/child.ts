@@ -1,6 +1,16 @@
 import * as v from 'valibot';
 import { Allergens } from './allergens.js';
-import { Day, Id, Version, WeekNumber, filled, flag, list, oneOf, text } from './basics.js';
+import {
+  Day,
+  Id,
+  Version,
+  WeekNumber,
+  nonEmptyText,
+  flag,
+  boundedArray,
+  oneOf,
+  text,
+} from './basics.js';
 
 /** Felt shapes that stand for a child wherever space is short. */
 export const PEG_SHAPES = [
@@ -26,9 +36,9 @@ export const PEG_COLORS = [
 /** How a child can answer; several may hold. */
 export const ANSWER_MODES = ['speaks', 'points', 'fingers', 'hands'] as const;
 /** When a range counts as secure: later, in between, or earlier. */
-export const POLICIES = ['secure-first', 'middle', 'follow-lead'] as const;
+export const POLICIES = ['secure-first', 'balanced', 'follow-child'] as const;
 
-export const PegMark = v.object({ shape: oneOf(PEG_SHAPES), color: oneOf(PEG_COLORS) });
+export const ChildSymbol = v.object({ shape: oneOf(PEG_SHAPES), color: oneOf(PEG_COLORS) });
 
 export const ChildCautions = v.object({
   mouths: flag,
@@ -38,13 +48,13 @@ export const ChildCautions = v.object({
 
 /** What an educator may write about a child; the rest is added by the household's server. */
 export const ChildDraft = v.object({
-  name: filled(40),
+  name: nonEmptyText(40),
   birthDate: Day,
-  mark: PegMark,
-  interests: list(filled(30), 12),
+  symbol: ChildSymbol,
+  interests: boundedArray(nonEmptyText(30), 12),
   cautions: ChildCautions,
   answerModes: v.pipe(
-    list(oneOf(ANSWER_MODES), ANSWER_MODES.length),
+    boundedArray(oneOf(ANSWER_MODES), ANSWER_MODES.length),
     v.minLength(1, 'choose at least one'),
   ),
   policy: oneOf(POLICIES),
@@ -63,9 +73,9 @@ export const Child = v.object({
 export const speaksOf = ({ answerModes }: Pick<Child, 'answerModes'>): boolean =>
   answerModes.includes('speaks');
 
-export type PegMark = v.InferOutput<typeof PegMark>;
-export type PegShape = (typeof PEG_SHAPES)[number];
-export type PegColor = (typeof PEG_COLORS)[number];
+export type ChildSymbol = v.InferOutput<typeof ChildSymbol>;
+export type SymbolShape = (typeof PEG_SHAPES)[number];
+export type SymbolColor = (typeof PEG_COLORS)[number];
 export type AnswerMode = (typeof ANSWER_MODES)[number];
 export type Policy = (typeof POLICIES)[number];
 export type ChildDraft = v.InferOutput<typeof ChildDraft>;

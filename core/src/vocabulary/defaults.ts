@@ -1,14 +1,14 @@
 import type { Household, Moment } from './household.js';
-import type { Thing } from './thing.js';
+import type { Material } from './material.js';
 
 /** A day as many households have it; every part can be changed. */
 const MOMENTS: readonly Moment[] = [
-  moment('arriving', 'Arriving', '08:30', 15, ['woven']),
-  moment('floor', 'Floor', '09:15', 40, ['set-out', 'woven']),
-  moment('snack', 'Snack', '10:40', 20, ['woven']),
+  moment('arriving', 'Arriving', '08:30', 15, ['anytime']),
+  moment('floor', 'Floor', '09:15', 40, ['play', 'anytime']),
+  moment('snack', 'Snack', '10:40', 20, ['anytime']),
   { ...moment('table', 'Table', '11:00', 20, ['table']), shared: false },
-  moment('outdoors', 'Outdoors', '15:30', 45, ['set-out', 'woven']),
-  moment('going-home', 'Going home', '16:45', 15, ['woven']),
+  moment('outdoors', 'Outdoors', '15:30', 45, ['play', 'anytime']),
+  moment('going-home', 'Going home', '16:45', 15, ['anytime']),
 ];
 
 function moment(
@@ -43,7 +43,10 @@ export function newHousehold(id: string, name: string): Household {
 }
 
 /** A thing of the house of which no more is known than its name, use and count. */
-export const newThing = (id: string, known: Pick<Thing, 'name' | 'use' | 'count'>): Thing => ({
+export const newMaterial = (
+  id: string,
+  known: Pick<Material, 'name' | 'use' | 'count'>,
+): Material => ({
   id,
   ...known,
   colors: [],

@@ -1,7 +1,7 @@
 import * as v from 'valibot';
-import { Day, Id, Version, filled, flag, list } from './basics.js';
+import { Day, Id, Version, nonEmptyText, flag, boundedArray } from './basics.js';
 
-const Lines = list(filled(400), 20);
+const Lines = boundedArray(nonEmptyText(400), 20);
 const Count = v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(200));
 
 /** A page for a family as it was kept: the sentences that were chosen, as they were worded. */
@@ -18,11 +18,11 @@ export const FamilyLetter = v.object({
   cautions: Lines,
   /** Whether the published goals come as a second page. */
   withGoals: flag,
-  goals: list(
+  goals: boundedArray(
     v.object({
-      code: filled(20),
-      source: filled(120),
-      says: filled(400),
+      code: nonEmptyText(20),
+      source: nonEmptyText(120),
+      says: nonEmptyText(400),
       secure: Count,
       of: Count,
     }),

@@ -7,23 +7,23 @@ import {
   Slug,
   Version,
   WeekNumber,
-  filled,
+  nonEmptyText,
   flag,
-  list,
+  boundedArray,
   oneOf,
   text,
 } from './basics.js';
 
 /** How an activity sits in the day: along the way, set out for play, or prepared at the table. */
-export const BANDS = ['woven', 'set-out', 'table'] as const;
+export const BANDS = ['anytime', 'play', 'table'] as const;
 
 /** One moment of the household's day, such as arriving or snack. */
 export const Moment = v.object({
   id: Slug,
-  name: filled(40),
+  name: nonEmptyText(40),
   time: ClockTime,
   minutes: Minutes,
-  bands: v.pipe(list(oneOf(BANDS), 3), v.minLength(1, 'choose at least one')),
+  bands: v.pipe(boundedArray(oneOf(BANDS), 3), v.minLength(1, 'choose at least one')),
   /** True where all children are in the room, so that small parts concern everyone. */
   shared: flag,
   /** Out of doors; where nobody said, its name tells. */
@@ -34,7 +34,7 @@ export const Moment = v.object({
 export const Closure = v.pipe(
   v.object({ from: Day, to: Day, name: text(60) }),
   v.forward(
-    v.check(({ from, to }) => from <= to, 'must not lie before the first day'),
+    v.check(({ from, to }) => from <= to, 'must not be before the first day'),
     ['to'],
   ),
 );
@@ -51,12 +51,12 @@ const Weekday = v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(7));
 
 export const Household = v.object({
   id: Id,
-  name: filled(60),
+  name: nonEmptyText(60),
   /** Languages the children count in, as BCP 47 tags; the first is the household's own. */
-  languages: v.pipe(list(filled(12), 8), v.minLength(1, 'choose at least one')),
+  languages: v.pipe(boundedArray(nonEmptyText(12), 8), v.minLength(1, 'choose at least one')),
   /** Open days, 1 = Monday to 7 = Sunday. */
-  openDays: list(Weekday, 7),
-  closures: v.optional(list(Closure, 60)),
+  openDays: boundedArray(Weekday, 7),
+  closures: v.optional(boundedArray(Closure, 60)),
   units: oneOf(['metric', 'us'] as const),
   paper: oneOf(['a4', 'letter'] as const),
   frameFill: oneOf(['row', 'pairs', 'free'] as const),
@@ -66,7 +66,7 @@ export const Household = v.object({
     nine: oneOf(['straight', 'curved'] as const),
   }),
   digitCue: oneOf(['movement', 'rhyme'] as const),
-  preferredWay: oneOf(['any', 'led', 'presented', 'left-out'] as const),
+  preferredWay: oneOf(['any', 'adult-led', 'presentation', 'invitation'] as const),
   tablePerWeek: v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(7)),
   /** The adult's minutes a day for what is planned, setting up and clearing away included. */
   minutesADay: v.optional(wholeUpTo(240)),
@@ -78,7 +78,7 @@ export const Household = v.object({
   weekNumber: v.optional(v.nullable(WeekNumber)),
   againstClock: flag,
   nameNearest: flag,
-  moments: list(Moment, 20),
+  moments: boundedArray(Moment, 20),
   version: Version,
 });
 

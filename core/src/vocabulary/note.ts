@@ -1,13 +1,13 @@
 import * as v from 'valibot';
-import { Day, Id, Instant, filled, text } from './basics.js';
+import { Day, Id, Instant, nonEmptyText, text } from './basics.js';
 
-/** Words about a child, jotted down apart from any try. */
+/** Words about a child, noted apart from any try. */
 export const ChildNote = v.object({
   id: Id,
   childId: Id,
   at: Instant,
   day: Day,
-  words: filled(2000),
+  words: nonEmptyText(2000),
   notedBy: text(40),
 });
 

@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { Day, Id, Instant, Slug, flag, list, oneOf, text } from './basics.js';
+import { Day, Id, Instant, Slug, flag, boundedArray, oneOf, text } from './basics.js';
 import { CaptureRecord } from './records.js';
 import { Counted, RoundSeen } from './round.js';
 
@@ -14,7 +14,7 @@ export const REASONS = ['explained', 'knew', 'counted', 'none'] as const;
 export const Observation = v.object({
   id: Id,
   childId: Id,
-  sittingId: v.nullable(Id),
+  sessionId: v.nullable(Id),
   activityId: v.nullable(v.union([Slug, Id], 'must be the id of an activity')),
   skillId: Slug,
   itemId: v.nullable(Slug),
@@ -26,7 +26,7 @@ export const Observation = v.object({
   triedFirst: flag,
   answered: v.nullable(oneOf(ANSWERED)),
   reason: v.nullable(oneOf(REASONS)),
-  things: list(Id, 12),
+  materials: boundedArray(Id, 12),
   notedBy: text(40),
   note: text(2000),
   record: CaptureRecord,
@@ -35,7 +35,7 @@ export const Observation = v.object({
   /** The round of the game in which it was asked. */
   round: v.optional(RoundSeen),
   /** What the answer is evidence for; an empty list for a fact that is evidence of nothing. */
-  counts: v.optional(list(Counted, 60)),
+  counts: v.optional(boundedArray(Counted, 60)),
 });
 
 /** Takes an observation back: a further fact; the first one stays on record. */

@@ -26,25 +26,23 @@ export function impossibleDay(
   born: Day | null,
   today: Day,
 ): Impossible | null {
-  if (day > addDays(today, GRACE_DAYS)) return wrong('day', 'lies in the future');
-  if (born !== null && day < born) return wrong('day', 'lies before the birth of the child');
+  if (day > addDays(today, GRACE_DAYS)) return wrong('day', 'is in the future');
+  if (born !== null && day < born) return wrong('day', 'is before the birth of the child');
   if (at === undefined) return null;
   const later = daysBetween(day, at.slice(0, 10));
-  if (at.slice(0, 10) > addDays(today, GRACE_DAYS)) return wrong('at', 'lies in the future');
+  if (at.slice(0, 10) > addDays(today, GRACE_DAYS)) return wrong('at', 'is in the future');
   if (later < -GRACE_DAYS || later > LATE_DAYS) return wrong('at', `does not belong to ${day}`);
   return null;
 }
 
 /** Why a birth date cannot be that of a child here; null where it can. */
 export function impossibleBirth(birthDate: Day, today: Day): Impossible | null {
-  if (birthDate > today) return wrong('birthDate', 'lies in the future');
+  if (birthDate > today) return wrong('birthDate', 'is in the future');
   return daysBetween(birthDate, today) > OLDEST_DAYS
-    ? wrong('birthDate', 'lies more than twenty years back')
+    ? wrong('birthDate', 'is more than twenty years back')
     : null;
 }
 
 /** Why a session cannot have ended then; null where it can. */
 export const impossibleEnd = (startedAt: string, endedAt: string | null): Impossible | null =>
-  endedAt !== null && endedAt < startedAt
-    ? wrong('endedAt', 'lies before the session began')
-    : null;
+  endedAt !== null && endedAt < startedAt ? wrong('endedAt', 'is before the session began') : null;

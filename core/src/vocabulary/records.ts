@@ -1,5 +1,14 @@
 import * as v from 'valibot';
-import { Amount, LARGEST_NUMBER, Slug, filled, flag, list, oneOf, text } from './basics.js';
+import {
+  Amount,
+  LARGEST_NUMBER,
+  Slug,
+  nonEmptyText,
+  flag,
+  boundedArray,
+  oneOf,
+  text,
+} from './basics.js';
 
 export const LAYOUTS = ['row', 'ring', 'scatter', 'slant', 'heap', 'rows'] as const;
 export const DIRECTIONS = ['up', 'down'] as const;
@@ -11,8 +20,8 @@ const Signed = v.pipe(
   v.minValue(-LARGEST_NUMBER),
   v.maxValue(LARGEST_NUMBER),
 );
-const Symbols = list(filled(20), 60);
-const Amounts = list(Amount, 120);
+const Symbols = boundedArray(nonEmptyText(20), 60);
+const Amounts = boundedArray(Amount, 120);
 const Measure = v.nullable(v.pipe(v.number(), v.minValue(0), v.maxValue(1e6)));
 const Word = text(60);
 const kind = <const K extends string, E extends v.ObjectEntries>(name: K, entries: E) =>
@@ -25,7 +34,7 @@ const kind = <const K extends string, E extends v.ObjectEntries>(name: K, entrie
 export const CaptureRecord = v.variant('kind', [
   /** Number words said in order. `said` wins over `stop`, `leftOut` ... when it is given. */
   kind('reach', {
-    language: filled(12),
+    language: nonEmptyText(12),
     direction: oneOf(DIRECTIONS),
     from: Amount,
     to: Amount,
@@ -34,14 +43,14 @@ export const CaptureRecord = v.variant('kind', [
     stop: Answer,
     leftOut: Amounts,
     repeated: Amounts,
-    swapped: list(v.tuple([Amount, Amount]), 20),
+    swapped: boundedArray(v.tuple([Amount, Amount]), 20),
     said: v.nullable(Amounts),
     guess: Answer,
     /** The word at which help came. */
     helpedAt: v.optional(Answer),
   }),
   kind('count', {
-    language: filled(12),
+    language: nonEmptyText(12),
     n: Amount,
     layout: oneOf(LAYOUTS),
     words: Answer,
@@ -63,7 +72,7 @@ export const CaptureRecord = v.variant('kind', [
   }),
   kind('glance', {
     n: Amount,
-    picture: filled(30),
+    picture: nonEmptyText(30),
     seconds: v.nullable(v.pipe(v.number(), v.minValue(1), v.maxValue(60))),
     answer: Answer,
     howSeen: Word,
@@ -74,9 +83,13 @@ export const CaptureRecord = v.variant('kind', [
     way: oneOf(['spoken', 'matched', 'pointed', 'brought'] as const),
   }),
   kind('order', { given: Amounts, placed: Amounts }),
-  kind('gap', { row: list(v.nullable(Amount), 120), gaps: Amounts, answers: list(Answer, 120) }),
+  kind('gap', {
+    row: boundedArray(v.nullable(Amount), 120),
+    gaps: Amounts,
+    answers: boundedArray(Answer, 120),
+  }),
   kind('draw', {
-    figure: filled(20),
+    figure: nonEmptyText(20),
     form: Word,
     support: oneOf(['adult', 'dotted', 'hollow', 'own'] as const),
     startRight: v.nullable(flag),
@@ -93,7 +106,7 @@ export const CaptureRecord = v.variant('kind', [
   kind('after', { number: Amount, step: v.pipe(Signed), answer: Answer }),
   kind('bond', { whole: Amount, parts: Amounts, inView: Amounts, answer: Answer }),
   kind('add', {
-    addends: list(Signed, 4),
+    addends: boundedArray(Signed, 4),
     answer: Answer,
     way: v.nullable(oneOf(['all', 'on', 'knew', 'fingers'] as const)),
     sentenceRight: v.nullable(flag),
@@ -104,7 +117,7 @@ export const CaptureRecord = v.variant('kind', [
     tens: Answer,
     ones: Answer,
     countedTo: Answer,
-    splits: list(Amounts, 20),
+    splits: boundedArray(Amounts, 20),
   }),
   kind('groups', { groups: Amount, size: Amount, answer: Answer, leftOver: Answer }),
   kind('share', { n: Amount, among: Amount, answer: Answer, leftOver: Answer }),
@@ -114,15 +127,15 @@ export const CaptureRecord = v.variant('kind', [
     because: Word,
   }),
   kind('pattern', { unit: Symbols, shown: Amount, answer: Symbols }),
-  kind('sort', { rule: Word, groups: list(Amounts, 12), placedRight: Answer }),
+  kind('sort', { rule: Word, groups: boundedArray(Amounts, 12), placedRight: Answer }),
   kind('chart', {
     rule: Word,
-    groups: list(v.object({ name: filled(30), count: Amount }), 12),
+    groups: boundedArray(v.object({ name: nonEmptyText(30), count: Amount }), 12),
     question: Word,
     answer: Word,
   }),
   kind('weigh', {
-    thing: filled(60),
+    material: nonEmptyText(60),
     dividingGrams: Measure,
     predicted: v.nullable(oneOf(['lighter', 'same', 'heavier'] as const)),
     predictedAgain: v.nullable(oneOf(['lighter', 'same', 'heavier'] as const)),
@@ -131,8 +144,8 @@ export const CaptureRecord = v.variant('kind', [
     found: v.optional(v.nullable(oneOf(['lighter', 'same', 'heavier'] as const))),
   }),
   kind('length', {
-    thing: filled(60),
-    unit: filled(30),
+    material: nonEmptyText(60),
+    unit: nonEmptyText(30),
     predicted: Answer,
     measured: Answer,
     gaps: flag,
@@ -141,7 +154,7 @@ export const CaptureRecord = v.variant('kind', [
   }),
   kind('range', { low: Amount, high: Amount, actual: Amount }),
   kind('guess', { predicted: Answer, actual: Answer }),
-  kind('catch', { slip: filled(60), caught: v.nullable(flag) }),
+  kind('catch', { slip: nonEmptyText(60), caught: v.nullable(flag) }),
   kind('story', { story: Slug, answer: Answer }),
   kind('note', { words: text(2000) }),
 ]);

@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { Amount, Slug, filled, list, oneOf } from './basics.js';
+import { Amount, Slug, nonEmptyText, boundedArray, oneOf } from './basics.js';
 
 /** How a game goes, a kind of round each; see `core/src/rounds/`. */
 export const ROUND_KINDS = [
@@ -80,7 +80,7 @@ const Small = v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(100));
 
 /**
  * One round of an activity: which kind of game, and its settings. An activity names a chain of
- * them, played one after the other in the same sitting.
+ * them, played one after the other in the same session.
  */
 export const Round = v.object({
   kind: oneOf(ROUND_KINDS),
@@ -90,12 +90,12 @@ export const Round = v.object({
   step: v.optional(Small),
   scene: v.optional(oneOf(SCENES)),
   /** What lies there: one of it, and several. */
-  thing: v.optional(v.tuple([filled(30), filled(30)])),
+  material: v.optional(v.tuple([nonEmptyText(30), nonEmptyText(30)])),
   /**
    * Said before the number that chance or the child decides, such as "took" or "landed in"; what
    * comes up is then tapped first. Without it the adult lays what the core chooses.
    */
-  came: v.optional(filled(30)),
+  came: v.optional(nonEmptyText(30)),
   /** How many numbers come up at once, and between which they lie. */
   many: v.optional(v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(3))),
   low: v.optional(Small),
@@ -113,11 +113,11 @@ export const RoundSeen = v.object({
   /** How often the chain was gone through before. */
   lap: v.optional(Small, 0),
   /** What was asked; the same for what looks alike at the table. */
-  key: filled(80),
+  key: nonEmptyText(80),
   /** What chance or the child decided, in the order in which it was tapped. */
-  cameUp: list(Amount, 12),
+  cameUp: boundedArray(Amount, 12),
   /** The numbers that lay there. */
-  lay: list(Amount, 60),
+  lay: boundedArray(Amount, 60),
 });
 export type RoundSeen = v.InferOutput<typeof RoundSeen>;
 

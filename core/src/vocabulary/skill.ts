@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { Slug, filled, list, oneOf } from './basics.js';
+import { Slug, nonEmptyText, boundedArray, oneOf } from './basics.js';
 
 /** Strands of early mathematics, in the order in which they are shown. */
 export const STRANDS = [
@@ -37,7 +37,7 @@ export const Item = v.object({
   /** Unique within its skill, stored with evidence, never changed. */
   id: Slug,
   /** As a person says it: "seven", "eleven and twelve", "four in a ring". */
-  label: filled(60),
+  label: nonEmptyText(60),
   /** The number it turns on: the top of a stretch, the whole of a bond; 0 where none does. */
   number: Whole,
   /** The first number of a stretch; equal to `number` otherwise. */
@@ -57,14 +57,14 @@ export const Skill = v.object({
   family: Slug,
   strand: oneOf(STRANDS),
   /** Plain title, as in lists. */
-  title: filled(60),
+  title: nonEmptyText(60),
   /** Two or three words under a bead. */
-  short: filled(14),
+  short: nonEmptyText(14),
   /** What the child does, for families; follows "your child" or a name. */
-  families: filled(120),
-  watchFor: filled(200),
+  families: nonEmptyText(120),
+  watchFor: nonEmptyText(200),
   items: v.pipe(v.array(Item), v.minLength(1)),
-  buildsOn: list(Slug, 6),
+  buildsOn: boundedArray(Slug, 6),
   answers: oneOf(ANSWER_KINDS),
   /** Codes of published goals that say the same, some with a remark such as "(beginning)". */
   matches: v.array(v.string()),

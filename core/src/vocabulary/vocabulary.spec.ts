@@ -2,12 +2,12 @@ import fc from 'fast-check';
 import * as v from 'valibot';
 import { Day, Instant, Slug } from './basics.js';
 import { Child } from './child.js';
-import { Kit, Song } from './cupboard.js';
+import { Kit, Song } from './materials.js';
 import { addDays, ageOn, dayInWords, dayNumber, daysBetween } from './days.js';
 import { Quantity } from './activity.js';
 import { Household } from './household.js';
 import { CAPTURE_KINDS, CaptureRecord } from './records.js';
-import { Shape, Thing } from './thing.js';
+import { Shape, Material } from './material.js';
 import { newHousehold } from './defaults.js';
 
 const ID = '00000000-0000-4000-8000-000000000001';
@@ -75,11 +75,11 @@ describe('what is wrong with a child', () => {
     id: ID,
     name: 'Wren',
     birthDate: '2022-05-01',
-    mark: { shape: 'leaf', color: 'moss' },
+    symbol: { shape: 'leaf', color: 'moss' },
     interests: ['snails'],
     cautions: { mouths: false, allergies: [], note: '' },
     answerModes: ['speaks'],
-    policy: 'middle',
+    policy: 'balanced',
     archived: false,
     version: 1,
   };
@@ -93,12 +93,12 @@ describe('what is wrong with a child', () => {
     [
       'another policy',
       { policy: 'strict' },
-      'policy must be one of: secure-first, middle, follow-lead',
+      'policy must be one of: secure-first, balanced, follow-child',
     ],
     [
       'another color',
-      { mark: { shape: 'leaf', color: 'neon' } },
-      'mark.color must be one of: moss, heather, slate, bark, spruce, plum, rust, ink',
+      { symbol: { shape: 'leaf', color: 'neon' } },
+      'symbol.color must be one of: moss, heather, slate, bark, spruce, plum, rust, ink',
     ],
   ];
   it('is nothing where all is well, and spaces around a name go', () => {
@@ -111,8 +111,8 @@ describe('what is wrong with a child', () => {
   }
 });
 
-describe('what is wrong in the cupboard', () => {
-  const thing = {
+describe('what is wrong among the materials', () => {
+  const material = {
     id: ID,
     name: 'cork discs',
     use: 'counter',
@@ -127,10 +127,10 @@ describe('what is wrong in the cupboard', () => {
     version: 1,
   };
   it('is told by its field', () => {
-    expect(wrong(Thing, thing)).toEqual([]);
-    expect(wrong(Thing, { ...thing, count: -1 })).toEqual(['count must be 0 or more']);
-    expect(wrong(Thing, { ...thing, count: 1001 })).toEqual(['count must be at most 1000']);
-    expect(wrong(Thing, { ...thing, colors: [{ name: '', count: 1 }] })).toEqual([
+    expect(wrong(Material, material)).toEqual([]);
+    expect(wrong(Material, { ...material, count: -1 })).toEqual(['count must be 0 or more']);
+    expect(wrong(Material, { ...material, count: 1001 })).toEqual(['count must be at most 1000']);
+    expect(wrong(Material, { ...material, colors: [{ name: '', count: 1 }] })).toEqual([
       'colors.0.name must not be empty',
     ]);
     expect(wrong(Shape, { kind: 'ball', diameterMm: 0 })).toEqual([
@@ -150,15 +150,15 @@ describe('what is wrong in the cupboard', () => {
       id: ID,
       title: 'Table box',
       activityId: null,
-      contents: [{ thingId: ID, count: 2 }],
+      contents: [{ materialId: ID, count: 2 }],
       changedOn: '2026-03-10',
       changeAfterWeeks: 4,
       checked: null,
       version: 1,
     };
     expect(wrong(Kit, kit)).toEqual([]);
-    expect(wrong(Kit, { ...kit, contents: [{ thingId: 'x', count: 2 }] })).toEqual([
-      'contents.0.thingId must be a UUID',
+    expect(wrong(Kit, { ...kit, contents: [{ materialId: 'x', count: 2 }] })).toEqual([
+      'contents.0.materialId must be a UUID',
     ]);
   });
 });

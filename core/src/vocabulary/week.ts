@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { Day, Id, Instant, Slug, Version, list, oneOf } from './basics.js';
+import { Day, Id, Instant, Slug, Version, boundedArray, oneOf } from './basics.js';
 import { BANDS } from './household.js';
 
 const Figure = v.pipe(v.number('must be a number'), v.finite('must be a number'));
@@ -12,13 +12,13 @@ export const PlanWorth = v.object({
   /** No plan with the same things held fast is worth more; null where that was not found out. */
   bound: v.nullable(Figure),
   /** Entries that were pinned when it was made. */
-  pinned: list(Id, 100),
+  pinned: boundedArray(Id, 100),
   /** Who was there, who had had a first look, and the sum of the versions of all materials. */
   basis: v.optional(
     v.object({
-      children: list(Id, 24),
-      looks: list(Id, 24),
-      things: v.pipe(v.number(), v.integer()),
+      children: boundedArray(Id, 24),
+      looks: boundedArray(Id, 24),
+      materials: v.pipe(v.number(), v.integer()),
     }),
   ),
 });
@@ -34,11 +34,11 @@ export const WeekSheet = v.object({
     v.check((day) => new Date(`${day}T00:00:00Z`).getUTCDay() === 1, 'must be a Monday'),
   ),
   /** Days without preschool. */
-  closed: list(Day, 7),
+  closed: boundedArray(Day, 7),
   /** Activities that shall not come this week. */
-  banned: list(v.union([Slug, Id], 'must be the id of an activity'), 200),
+  banned: boundedArray(v.union([Slug, Id], 'must be the id of an activity'), 200),
   /** Places that are to stay empty: one card fewer of a band on a day. */
-  empty: list(v.object({ day: Day, band: oneOf(BANDS) }), 60),
+  empty: boundedArray(v.object({ day: Day, band: oneOf(BANDS) }), 60),
   fullness: v.optional(oneOf(FULLNESSES)),
   worth: v.nullable(PlanWorth),
   version: Version,

@@ -113,7 +113,7 @@ describe('the door to the network', () => {
     expect(right.headers['set-cookie']![0]).toMatch(/^gumo=[\w-]{43}; .*HttpOnly.*SameSite=Strict/);
     const cookie = cookieOf(right);
     const who = JSON.parse((await as(cookie, '/access')).text) as Whoever;
-    expect([who.door, who.role, who.device!.name]).toEqual(['network', 'keeper', '<b>Loft</b>']);
+    expect([who.door, who.role, who.device!.name]).toEqual(['network', 'owner', '<b>Loft</b>']);
     const audit = (await home.world.ask('GET', '/access/audit')).body as {
       what: string;
       who: string;
@@ -150,7 +150,7 @@ describe('the door to the network', () => {
 
   it('pairs one device with a code, for ten minutes and five misses', async () => {
     await share();
-    const { code: digits, qr, address } = await code('keeper');
+    const { code: digits, qr, address } = await code('owner');
     expect(digits).toMatch(/^\d{8}$/);
     expect(address).toContain('/sign-in');
     // Read back by a library that reads pictures of codes.
@@ -163,12 +163,12 @@ describe('the door to the network', () => {
     expect((await post('/pair', { code: digits })).status)
       .withContext('used')
       .toBe(401);
-    const late = await code('keeper');
+    const late = await code('owner');
     home.clock += 10 * MINUTE;
     expect((await post('/pair', { code: late.code })).status)
       .withContext('late')
       .toBe(401);
-    const guessed = await code('keeper');
+    const guessed = await code('owner');
     const wrong = guessed.code === '00000000' ? '11111111' : '00000000';
     for (let i = 0; i < 5; i++) {
       await post('/pair', { code: wrong });

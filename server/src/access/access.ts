@@ -10,7 +10,7 @@ import { type Intentions, intentionsIn } from './intentions.js';
 import { type Pairings, makePairings } from './pairings.js';
 
 /** What is kept about sharing, by name. */
-interface Choices {
+interface Preferences {
   readonly sharing: { on: boolean; port: number; encryption: Encryption };
   readonly password: string;
   readonly own: OwnCertificate;
@@ -29,8 +29,8 @@ export interface Access {
   /** Children that are to be forgotten. */
   readonly intentions: Intentions;
   readonly now: () => Date;
-  choice<K extends keyof Choices>(what: K): Choices[K] | null;
-  choose<K extends keyof Choices>(what: K, value: Choices[K]): void;
+  choice<K extends keyof Preferences>(what: K): Preferences[K] | null;
+  choose<K extends keyof Preferences>(what: K, value: Preferences[K]): void;
   close(): void;
 }
 

@@ -24,9 +24,9 @@ const HELPERS = [
   'GET /days/:day/tops/:activity',
   'GET /health',
   'GET /household',
-  'GET /sittings/:id',
+  'GET /sessions/:id',
   'GET /songs',
-  'GET /things',
+  'GET /materials',
   'DELETE /notes/:id',
   'POST /access/here',
   'POST /access/lock',
@@ -38,10 +38,10 @@ const HELPERS = [
   'POST /notes',
   'POST /observations',
   'POST /plan',
-  'POST /sittings/:id/end',
-  'POST /sittings/:id/range',
+  'POST /sessions/:id/end',
+  'POST /sessions/:id/range',
   'POST /voidings',
-  'PUT /sittings/:id',
+  'PUT /sessions/:id',
 ].sort();
 
 describe('a device that was let in', () => {
@@ -52,7 +52,7 @@ describe('a device that was let in', () => {
 
   const addresses = addressesOf(bareContext(':memory:').context);
 
-  it('gives a helper today, the tray and jotting, and no keeper’s address', async () => {
+  it('gives a helper today, the tray and notes, and no owner’s address', async () => {
     await share();
     const cookie = cookieOf(await pair('helper'));
     const open = addresses.filter((line) => {
@@ -114,7 +114,7 @@ describe('a device that was let in', () => {
     const cookie = await signIn();
     const heard = knock(home.world.sharePort, { path: '/api/changes', headers: { cookie } });
     const sharing = (await home.world.ask('GET', '/access/sharing')).body as Sharing;
-    expect(sharing.devices.map((one) => [one.name, one.role])).toEqual([['Loft', 'keeper']]);
+    expect(sharing.devices.map((one) => [one.name, one.role])).toEqual([['Loft', 'owner']]);
     await home.world.ask('DELETE', `/access/devices/${sharing.devices[0]!.id}`);
     expect((await heard).status).toBe(200);
     expect((await as(cookie, '/children')).status).toBe(401);
@@ -126,7 +126,7 @@ describe('a device that was let in', () => {
       .toBe(401);
   });
 
-  it('asks for the present password over the network, and signs other keepers out', async () => {
+  it('asks for the present password over the network, and signs other owners out', async () => {
     await share();
     const [one, other] = [await signIn(), await signIn()];
     const next = 'eight snails in the soup';
@@ -139,7 +139,7 @@ describe('a device that was let in', () => {
     expect((await post('/sign-in', { password: PASSWORD })).status).toBe(401);
   });
 
-  it('lets nobody in again when an old copy is taken back, and keeps the list of what was done', async () => {
+  it('lets nobody in again when an old backup is restored, and keeps the list of what was done', async () => {
     await share();
     const cookie = await signIn();
     const copy = (await home.world.ask('POST', '/records/backups', {})).body as { name: string };
@@ -156,7 +156,7 @@ describe('a device that was let in', () => {
 
   it('answers, while it is locked, only how its lock stands and to be opened: all addresses asked', async () => {
     await share();
-    const cookie = cookieOf(await pair('keeper', { pin: '2846' }, 5));
+    const cookie = cookieOf(await pair('owner', { pin: '2846' }, 5));
     home.clock += 6 * MINUTE;
     for (const line of addresses) {
       const [method = '', path = ''] = line.split(' ');

@@ -6,7 +6,7 @@ import { Problem } from '../problems.js';
 import type { Access } from './access.js';
 import { homeNames } from './addresses.js';
 import { namesOf } from './certificate.js';
-import { AT_HOME, askerOf, doorOf, isKnown, known } from './door.js';
+import { AT_HOME, askerOf, listenerOf, isKnown, known } from './listener.js';
 import { helperMay } from './roles.js';
 
 /** What is served to a stranger: the sign-in page and what it is drawn with. */
@@ -31,7 +31,7 @@ export const tokenIn = (request: IncomingMessage): string =>
 export const gate =
   (access: Access): RequestHandler =>
   (request, response, next) => {
-    if (doorOf(request) === 'home') {
+    if (listenerOf(request) === 'home') {
       known(request, AT_HOME);
       next(isOfThisMachine(request) ? undefined : new Problem(403, NOT_HERE));
       return;
@@ -97,13 +97,13 @@ export const sameOrigin: RequestHandler = (request, _response, next) => {
   next(foreign ? new Problem(403, NOT_HERE) : undefined);
 };
 
-/** Whatever is not named for helpers is the keeper's. */
+/** Whatever is not named for helpers is the owner's. */
 export const byRole: RequestHandler = (request, _response, next) => {
   if (!isKnown(request)) {
     next(new Problem(401, SIGN_IN));
     return;
   }
   const path = request.path.replace(/(.)\/+$/, '$1');
-  const may = askerOf(request).role === 'keeper' || helperMay(request.method, path);
-  next(may ? undefined : new Problem(403, 'This is for the keeper of the household.'));
+  const may = askerOf(request).role === 'owner' || helperMay(request.method, path);
+  next(may ? undefined : new Problem(403, 'This is for the owner of the household.'));
 };

@@ -1,9 +1,9 @@
 /**
- * What a helper may ask for: today, the tray and jotting. Whatever is not named is the keeper's, so that a
+ * What a helper may ask for: today, the tray and quick notes. Whatever is not named is the owner's, so that a
  * new address is closed until somebody opens it.
  */
 const HELPER: readonly (readonly [method: string, path: RegExp])[] = [
-  ['GET', /^\/(health|changes|counting|household|activities|children|things|songs)$/],
+  ['GET', /^\/(health|changes|counting|household|activities|children|materials|songs)$/],
   ['GET', /^\/children\/[^/]+\/(evidence|progress|pace)$/],
   ['GET', /^\/days\/[^/]+$/],
   ['POST', /^\/days\/[^/]+\/(marks|plan)$/],
@@ -11,9 +11,9 @@ const HELPER: readonly (readonly [method: string, path: RegExp])[] = [
   ['GET', /^\/days\/[^/]+\/tops\/[^/]+$/],
   ['POST', /^\/days\/[^/]+\/left\/[^/]+$/],
   ['POST', /^\/plan$/],
-  ['GET', /^\/sittings\/[^/]+$/],
-  ['PUT', /^\/sittings\/[^/]+$/],
-  ['POST', /^\/sittings\/[^/]+\/(end|range)$/],
+  ['GET', /^\/sessions\/[^/]+$/],
+  ['PUT', /^\/sessions\/[^/]+$/],
+  ['POST', /^\/sessions\/[^/]+\/(end|range)$/],
   ['POST', /^\/(observations|voidings|notes)$/],
   ['DELETE', /^\/notes\/[^/]+$/],
   ['GET', /^\/access$/],

@@ -45,7 +45,7 @@ export function signInPage(parts: PageParts): string {
       </header>
       <form id="pair" method="post" action="/pair" class="sheet">
         <h2>With a code</h2>
-        <p class="soft">The keeper makes one under Household, Sharing.</p>
+        <p class="soft">The owner makes one under Household, Sharing.</p>
         ${alert(pairing)}
         <label for="code">Code, 8 digits</label>
         <input id="code" name="code" class="code" inputmode="numeric" autocomplete="one-time-code" maxlength="11" required value="${escaped(code)}" />
@@ -60,7 +60,7 @@ export function signInPage(parts: PageParts): string {
       </form>
       <form id="sign-in" method="post" action="/sign-in" class="sheet">
         <h2>With the household’s password</h2>
-        <p class="soft">For the keeper: everything is open then.</p>
+        <p class="soft">For the owner: everything is open then.</p>
         ${alert(!pairing)}
         <label for="password">Password</label>
         <input id="password" name="password" type="password" autocomplete="current-password" maxlength="128" required />

@@ -6,7 +6,7 @@ import { ipKeyGenerator } from 'express-rate-limit';
 import * as v from 'valibot';
 import { type Access } from './access.js';
 import type { NewDevice } from './devices.js';
-import { doorOf } from './door.js';
+import { listenerOf } from './listener.js';
 import { cookieName, isEncrypted, sameOrigin, tokenIn } from './gate.js';
 import { isRight } from './passwords.js';
 import { type Words, signInPage } from './sign-in-page.js';
@@ -65,7 +65,9 @@ export function signInRoutes(access: Access, webFolder: string | null): Router {
   const nameOf = (typed: string, request: Request): string =>
     typed.trim().slice(0, 60) || guessed(request.headers['user-agent'] ?? '');
 
-  router.use((request, _response, next) => next(doorOf(request) === 'home' ? 'router' : undefined));
+  router.use((request, _response, next) =>
+    next(listenerOf(request) === 'home' ? 'router' : undefined),
+  );
   router.get('/sign-in', (request, response) => page(request, response, 200, {}));
   router.get('/pair', (_request, response) => response.redirect(303, '/sign-in'));
   /** The household's own authority, for a device that is to trust it. */
@@ -100,7 +102,7 @@ export function signInRoutes(access: Access, webFolder: string | null): Router {
     access.attempts.succeeded(address);
     const name = nameOf(device, request);
     access.audit.add('signed-in', 'with the password', name);
-    await letIn(request, response, { name, role: 'keeper', lockMinutes: null, pin: null });
+    await letIn(request, response, { name, role: 'owner', lockMinutes: null, pin: null });
   });
 
   router.post('/pair', form, async (request: Request, response: Response) => {
@@ -128,7 +130,7 @@ export function signInRoutes(access: Access, webFolder: string | null): Router {
       access.audit.add('refused', 'a wrong code', address);
       page(request, response, 401, {
         ...words,
-        message: 'This code is not good, or not any more. The keeper can make a new one.',
+        message: 'This code is not valid, or has expired. The owner can make a new one.',
       });
       return;
     }

@@ -1,5 +1,10 @@
 import type { Fact } from '@gumo/core/evidence';
-import type { Observation, OwnWord, Pegs, Voiding } from '@gumo/core/vocabulary';
+import type {
+  Observation,
+  EducatorOverride,
+  PlacementEstimate,
+  Voiding,
+} from '@gumo/core/vocabulary';
 import type { Database } from 'better-sqlite3';
 import { Problem } from '../problems.js';
 
@@ -15,12 +20,12 @@ export interface NumberedFact {
   readonly fact: Fact;
 }
 
-/** What was seen and what was taken back: added once, never changed. */
+/** What was seen and what was undone: added once, never changed. */
 export interface Facts {
   /** True when it was new. @throws Problem 409 where another observation has its id */
   addObservation(observation: Observation): boolean;
-  addWord(word: OwnWord): boolean;
-  addPegs(pegs: Pegs): boolean;
+  addOverride(override: EducatorOverride): boolean;
+  addPlacement(placement: PlacementEstimate): boolean;
   /** The child concerned, and whether it was new. @throws Problem 422 where nothing has that id */
   addVoiding(voiding: Voiding): { childId: string; isNew: boolean };
   /** Facts of a child after a position, in the order of arrival. */
@@ -28,18 +33,18 @@ export interface Facts {
   lastSeq(childId: string): number;
   /** Observations of a child, newest first, one page; `before` is exclusive. */
   page(childId: string, skillId: string | null, before: number, limit: number): SeenObservation[];
-  ofSitting(sittingId: string): SeenObservation[];
+  ofSession(sessionId: string): SeenObservation[];
   /**
    * Observations of a child that stand, of some skills or of all, oldest first, the last `limit`;
    * turns that the adult took are left out.
    */
-  standing(childId: string, skillIds: readonly string[] | null, limit: number): Observation[];
+  valid(childId: string, skillIds: readonly string[] | null, limit: number): Observation[];
   /** Observations of a day that stand, in the order of arrival, without the adult's own turns. */
   ofDay(day: string): Observation[];
   /** An observation as it was kept; undefined where there is none with this id. */
   find(id: string): string | undefined;
   /** Every observation that stands, in the order of arrival. */
-  allStanding(): IterableIterator<Observation>;
+  allValid(): IterableIterator<Observation>;
   /** Days on which something was noted about a child, oldest first. */
   days(childId: string): string[];
 }
@@ -69,8 +74,8 @@ const isOfTheChild = ({ adultTurn }: Observation): boolean => adultTurn !== true
 
 export function factsIn(db: Database): Facts {
   const insert = db.prepare(
-    `INSERT INTO facts (id, kind, child_id, sitting_id, skill_id, voids, day, body)
-     VALUES (@id, @kind, @childId, @sittingId, @skillId, @voids, @day, @body)
+    `INSERT INTO facts (id, kind, child_id, session_id, skill_id, voids, day, body)
+     VALUES (@id, @kind, @childId, @sessionId, @skillId, @voids, @day, @body)
      ON CONFLICT (id) DO NOTHING`,
   );
   const byId = db.prepare('SELECT kind, child_id AS childId, day, body FROM facts WHERE id = ?');
@@ -85,7 +90,7 @@ export function factsIn(db: Database): Facts {
   const pageOfSkill = db.prepare(
     `${seen} AND f.child_id = ? AND f.skill_id = ? AND f.seq < ? ORDER BY f.seq DESC LIMIT ?`,
   );
-  const standing = db.prepare(
+  const valid = db.prepare(
     `SELECT f.body FROM facts f
      WHERE f.kind = 'observation' AND f.child_id = @childId
        AND (@skills IS NULL OR f.skill_id IN (SELECT value FROM json_each(@skills)))
@@ -101,11 +106,11 @@ export function factsIn(db: Database): Facts {
          AND NOT EXISTS (SELECT 1 FROM facts v WHERE v.voids = f.id) ORDER BY f.seq`,
     )
     .pluck();
-  const allStanding = db.prepare(
+  const allValid = db.prepare(
     `SELECT f.seq, f.body FROM facts f WHERE f.kind = 'observation' AND f.seq > ?
        AND NOT EXISTS (SELECT 1 FROM facts v WHERE v.voids = f.id) ORDER BY f.seq LIMIT ?`,
   );
-  const ofSitting = db.prepare(`${seen} AND f.sitting_id = ? ORDER BY f.seq`);
+  const ofSession = db.prepare(`${seen} AND f.session_id = ? ORDER BY f.seq`);
 
   function add(kind: Fact['kind'], id: string, body: string, columns: object): boolean {
     if (insert.run({ id, kind, body, ...columns }).changes === 1) return true;
@@ -122,38 +127,38 @@ export function factsIn(db: Database): Facts {
     addObservation: (observation) =>
       add('observation', observation.id, JSON.stringify(observation), {
         childId: observation.childId,
-        sittingId: observation.sittingId,
+        sessionId: observation.sessionId,
         skillId: observation.skillId,
         voids: null,
         day: observation.day,
       }),
-    addWord: (word) =>
-      add('word', word.id, JSON.stringify(word), {
-        childId: word.childId,
-        sittingId: null,
-        skillId: word.skillId,
+    addOverride: (override) =>
+      add('override', override.id, JSON.stringify(override), {
+        childId: override.childId,
+        sessionId: null,
+        skillId: override.skillId,
         voids: null,
-        day: word.day,
+        day: override.day,
       }),
-    addPegs: (pegs) =>
-      add('pegs', pegs.id, JSON.stringify(pegs), {
-        childId: pegs.childId,
-        sittingId: null,
+    addPlacement: (placement) =>
+      add('placement', placement.id, JSON.stringify(placement), {
+        childId: placement.childId,
+        sessionId: null,
         skillId: null,
         voids: null,
-        day: pegs.day,
+        day: placement.day,
       }),
     addVoiding(voiding) {
       const target = byId.get(voiding.observationId) as
         { kind: string; childId: string; day: string } | undefined;
       if (target === undefined || target.kind === 'voiding') {
-        throw new Problem(422, 'What is to be taken back is not known here.', [
+        throw new Problem(422, 'What is to be undone is not known here.', [
           { field: 'observationId', message: 'is not known' },
         ]);
       }
       const isNew = add('voiding', voiding.id, JSON.stringify(voiding), {
         childId: target.childId,
-        sittingId: null,
+        sessionId: null,
         skillId: null,
         voids: voiding.observationId,
         day: target.day,
@@ -171,9 +176,9 @@ export function factsIn(db: Database): Facts {
           : pageOfSkill.all(childId, skillId, before, limit);
       return (rows as Parameters<typeof toSeen>[0][]).map(toSeen);
     },
-    standing: (childId, skillIds, limit) =>
+    valid: (childId, skillIds, limit) =>
       (
-        standing.all({
+        valid.all({
           childId,
           limit,
           skills: skillIds === null ? null : JSON.stringify(skillIds),
@@ -186,10 +191,10 @@ export function factsIn(db: Database): Facts {
       const row = byId.get(id) as { kind: string; body: string } | undefined;
       return row?.kind === 'observation' ? row.body : undefined;
     },
-    *allStanding() {
+    *allValid() {
       // Page by page, so that others read and write between two of them.
       for (let seq = 0; ;) {
-        const rows = allStanding.all(seq, PAGE) as { seq: number; body: string }[];
+        const rows = allValid.all(seq, PAGE) as { seq: number; body: string }[];
         for (const { body } of rows) yield JSON.parse(body) as Observation;
         const last = rows.at(-1);
         if (!last) return;
@@ -201,6 +206,6 @@ export function factsIn(db: Database): Facts {
       (ofDay.all(day) as string[])
         .map((body) => JSON.parse(body) as Observation)
         .filter(isOfTheChild),
-    ofSitting: (id) => (ofSitting.all(id) as Parameters<typeof toSeen>[0][]).map(toSeen),
+    ofSession: (id) => (ofSession.all(id) as Parameters<typeof toSeen>[0][]).map(toSeen),
   };
 }

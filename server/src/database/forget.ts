@@ -1,9 +1,9 @@
 import type { Database } from 'better-sqlite3';
-import type { DaySheet, PlanEntry, Sitting } from '@gumo/core/vocabulary';
+import type { DaySheet, PlanEntry, Session } from '@gumo/core/vocabulary';
 
 /**
- * Removes a child and every record that is about it: what was seen and said, its part of sittings and
- * of the plan, what was concluded and collected. What others did in the same sittings stays. Pages
+ * Removes a child and every record that is about it: what was seen and said, its part of sessions and
+ * of the plan, what was concluded and collected. What others did in the same sessions stays. Pages
  * that held it are overwritten, and the file is written anew.
  * @returns whether there was such a child
  */
@@ -21,9 +21,14 @@ function removeAll(db: Database, childId: string): void {
   const run = (sql: string, ...values: unknown[]): void => void db.prepare(sql).run(...values);
   const bodies = <T>(sql: string): T[] =>
     (db.prepare(sql).pluck().all() as string[]).map((body) => JSON.parse(body) as T);
-  const withoutChild = <T extends { readonly takers: readonly { readonly childId: string }[] }>(
+  const withoutChild = <
+    T extends { readonly participants: readonly { readonly childId: string }[] },
+  >(
     one: T,
-  ): T => ({ ...one, takers: one.takers.filter((taker) => taker.childId !== childId) });
+  ): T => ({
+    ...one,
+    participants: one.participants.filter((participant) => participant.childId !== childId),
+  });
 
   run('DELETE FROM facts WHERE child_id = ? AND voids IS NOT NULL', childId);
   run('DELETE FROM facts WHERE child_id = ?', childId);
@@ -31,22 +36,24 @@ function removeAll(db: Database, childId: string): void {
   run('DELETE FROM notes WHERE child_id = ?', childId);
   run('DELETE FROM work_samples WHERE child_id = ?', childId);
   run('DELETE FROM family_letters WHERE child_id = ?', childId);
-  run('DELETE FROM sitting_children WHERE child_id = ?', childId);
+  run('DELETE FROM session_children WHERE child_id = ?', childId);
 
-  const sittings = db
-    .prepare('SELECT id, takers FROM sittings WHERE instr(takers, ?) > 0')
-    .all(childId) as { id: string; takers: string }[];
-  for (const { id, takers } of sittings) {
-    const left = withoutChild({ takers: JSON.parse(takers) as Sitting['takers'] }).takers;
-    // A try of somebody else that was noted in it keeps the sitting.
-    const isOthers = db.prepare('SELECT 1 FROM facts WHERE sitting_id = ?').get(id) !== undefined;
-    if (left.length === 0 && !isOthers) run('DELETE FROM sittings WHERE id = ?', id);
-    else run('UPDATE sittings SET takers = ? WHERE id = ?', JSON.stringify(left), id);
+  const sessions = db
+    .prepare('SELECT id, participants FROM sessions WHERE instr(participants, ?) > 0')
+    .all(childId) as { id: string; participants: string }[];
+  for (const { id, participants } of sessions) {
+    const left = withoutChild({
+      participants: JSON.parse(participants) as Session['participants'],
+    }).participants;
+    // A try of somebody else that was noted in it keeps the session.
+    const isOthers = db.prepare('SELECT 1 FROM facts WHERE session_id = ?').get(id) !== undefined;
+    if (left.length === 0 && !isOthers) run('DELETE FROM sessions WHERE id = ?', id);
+    else run('UPDATE sessions SET participants = ? WHERE id = ?', JSON.stringify(left), id);
   }
   for (const entry of bodies<PlanEntry>('SELECT body FROM plan_entries')) {
-    if (!entry.takers.some((taker) => taker.childId === childId)) continue;
+    if (!entry.participants.some((participant) => participant.childId === childId)) continue;
     const left = withoutChild(entry);
-    if (left.takers.length === 0) run('DELETE FROM plan_entries WHERE id = ?', entry.id);
+    if (left.participants.length === 0) run('DELETE FROM plan_entries WHERE id = ?', entry.id);
     else {
       run('UPDATE plan_entries SET body = ? WHERE id = ?', JSON.stringify(left), entry.id);
     }

@@ -12,6 +12,7 @@ import {
 } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { renamedRecord } from '@gumo/core/exchange';
 import Database from 'better-sqlite3';
 
 /** Marks a database file as Gumo's own: "GUMO" in the header's application id. */
@@ -94,7 +95,7 @@ function inspect(path: string, newest: number, kind: Kind): boolean {
 const empty = (path: string): string =>
   `${path} holds no records. Where it was copied from a running Gumo, what was noted last stands in a ` +
   'second file with -wal at the end of its name: copy both, or restore a backup. ' +
-  'To begin anew, remove it, or choose another file with GUMO_DATA.';
+  'To start anew, remove it, or choose another file with GUMO_DATA.';
 
 const damaged = (path: string): string =>
   `${path} is damaged. It was left as it is; restore a backup, or choose another file with GUMO_DATA.`;
@@ -148,6 +149,10 @@ export function checkUsable(path: string): void {
 /** Takes every step that a database has not taken yet, each whole or not at all. */
 function bringUpToDate(db: Database.Database, kind: Kind): void {
   const current = db.pragma('user_version', { simple: true }) as number;
+  // What a step may call: the name of a list of the household file, and a record or several of it.
+  db.function('renamed', { deterministic: true }, (list, body) =>
+    JSON.stringify(renamedRecord(String(list), JSON.parse(String(body)))),
+  );
   for (const step of migrations(kind).filter((one) => one.number > current)) {
     db.transaction(() => {
       db.exec(step.sql);

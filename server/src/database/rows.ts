@@ -1,5 +1,6 @@
 import type { Database } from 'better-sqlite3';
-import { outdated } from '../problems.js';
+import * as v from 'valibot';
+import { Problem, outdated } from '../problems.js';
 
 /** Something with a version that people edit, kept whole as JSON beside the columns to search by. */
 export interface Versioned {
@@ -11,6 +12,8 @@ export interface Versioned {
 export interface Rows<T extends Versioned> {
   /** Every row in the table's own order. */
   all(): T[];
+  /** A row from its JSON as it is kept. @throws Problem 500 where it is not what it should be */
+  read(body: string): T;
   find(id: string): T | undefined;
   has(id: string): boolean;
   /** Adds a row; the same row again is harmless. @throws Problem 409 where another has its id */
@@ -23,7 +26,7 @@ export interface Rows<T extends Versioned> {
 type RowsTable =
   | 'household'
   | 'children'
-  | 'things'
+  | 'materials'
   | 'activities'
   | 'songs'
   | 'kits'
@@ -33,12 +36,13 @@ type RowsTable =
   | 'work_samples';
 
 /**
- * Opens a table of versioned rows.
+ * Opens a table of versioned rows. Each version of a row is held against the schema when it is first read.
  * @param columns further columns that are filled from the row, by name
  */
 export function rowsIn<T extends Versioned>(
   db: Database,
   table: RowsTable,
+  schema: v.GenericSchema<unknown, T>,
   columns: Readonly<Record<string, (row: T) => string | number>>,
   order = 'rowid',
 ): Rows<T> {
@@ -62,12 +66,26 @@ export function rowsIn<T extends Versioned>(
     body: JSON.stringify(row),
     ...Object.fromEntries(names.map((name) => [name, columns[name]?.(row) ?? ''])),
   });
+  const checkedVersions = new Map<string, number>();
+  /** @throws Problem 500 where what is kept is not what it should be */
+  const read = (body: string): T => {
+    const row = JSON.parse(body) as T;
+    if (checkedVersions.get(row.id) === row.version) return row;
+    const found = v.safeParse(schema, row);
+    if (!found.success) {
+      const field = v.getDotPath(found.issues[0]) ?? 'a row';
+      throw new Problem(500, `What is kept in ${table} cannot be read: ${field}.`);
+    }
+    checkedVersions.set(row.id, row.version);
+    return row;
+  };
   const find = (id: string): T | undefined => {
     const body = one.get(id) as string | undefined;
-    return body === undefined ? undefined : (JSON.parse(body) as T);
+    return body === undefined ? undefined : read(body);
   };
   return {
-    all: () => (all.all() as string[]).map((body) => JSON.parse(body) as T),
+    all: () => (all.all() as string[]).map(read),
+    read,
     find,
     has: (id) => exists.get(id) !== undefined,
     add(row) {

@@ -1,23 +1,23 @@
-import type {
+import {
   Child,
-  DaySheet,
+  type DaySheet,
   FamilyLetter,
   Household,
-  PlanEntry,
-  Thing,
   Kit,
+  Material,
   OwnActivity,
-  SampleLine,
+  PlanEntry,
+  type SampleLine,
   Song,
   WorkSample,
 } from '@gumo/core/vocabulary';
-import type { PrintItem } from '@gumo/core/sheets';
+import { PrintItem } from '@gumo/core/sheets';
 import type { Database } from 'better-sqlite3';
 import { type Facts, factsIn } from './facts.js';
-import { foldedAfter } from './fold.js';
+import { foldedAfter } from './replay.js';
 import { type Notes, notesIn } from './notes.js';
 import { type Rows, rowsIn } from './rows.js';
-import { type Sittings, sittingsIn } from './sittings.js';
+import { type Sessions, sessionsIn } from './sessions.js';
 import { ifItCan } from './if-it-can.js';
 import { type Weeks, weeksIn } from './weeks.js';
 import { type Enqueue, writerIn } from './writer.js';
@@ -26,7 +26,7 @@ import { type Enqueue, writerIn } from './writer.js';
 export interface Store {
   readonly household: Rows<Household>;
   readonly children: Rows<Child>;
-  readonly things: Rows<Thing>;
+  readonly materials: Rows<Material>;
   readonly activities: Rows<OwnActivity>;
   readonly songs: Rows<Song>;
   readonly kits: Rows<Kit>;
@@ -43,7 +43,7 @@ export interface Store {
     between(from: string, to: string): DaySheet[];
     put(sheet: DaySheet): void;
   };
-  readonly sittings: Sittings;
+  readonly sessions: Sessions;
   readonly facts: Facts;
   readonly notes: Notes;
   readonly weeks: Weeks;
@@ -82,34 +82,40 @@ export function storeIn(db: Database): Store {
        WHERE child_id = ? ORDER BY day DESC, rowid DESC`,
     )
     .pluck();
+  const plan = rowsIn(db, 'plan_entries', PlanEntry, {
+    day: (entry) => entry.day,
+    state: (entry) => entry.state,
+  });
   return {
-    household: rowsIn<Household>(db, 'household', {}),
-    children: rowsIn<Child>(
+    household: rowsIn(db, 'household', Household, {}),
+    children: rowsIn(
       db,
       'children',
+      Child,
       { name: (child) => child.name, archived: (child) => (child.archived ? 1 : 0) },
       'name COLLATE NOCASE, id',
     ),
-    things: rowsIn<Thing>(db, 'things', { name: (thing) => thing.name }, 'name COLLATE NOCASE, id'),
-    activities: rowsIn<OwnActivity>(
+    materials: rowsIn(
+      db,
+      'materials',
+      Material,
+      { name: (material) => material.name },
+      'name COLLATE NOCASE, id',
+    ),
+    activities: rowsIn(
       db,
       'activities',
+      OwnActivity,
       { title: (one) => one.title, archived: (one) => (one.archived ? 1 : 0) },
       'title COLLATE NOCASE, id',
     ),
-    songs: rowsIn<Song>(db, 'songs', { title: (one) => one.title }, 'title COLLATE NOCASE, id'),
-    kits: rowsIn<Kit>(db, 'kits', { title: (one) => one.title }, 'title COLLATE NOCASE, id'),
-    plan: {
-      ...rowsIn<PlanEntry>(db, 'plan_entries', {
-        day: (entry) => entry.day,
-        state: (entry) => entry.state,
-      }),
-      ofDay: (day) => (ofDay.all(day) as string[]).map((body) => JSON.parse(body) as PlanEntry),
-    },
-    prints: rowsIn<PrintItem>(db, 'print_items', {}),
-    families: rowsIn<FamilyLetter>(db, 'family_letters', { child_id: (one) => one.childId }),
+    songs: rowsIn(db, 'songs', Song, { title: (one) => one.title }, 'title COLLATE NOCASE, id'),
+    kits: rowsIn(db, 'kits', Kit, { title: (one) => one.title }, 'title COLLATE NOCASE, id'),
+    plan: { ...plan, ofDay: (day) => (ofDay.all(day) as string[]).map(plan.read) },
+    prints: rowsIn(db, 'print_items', PrintItem, {}),
+    families: rowsIn(db, 'family_letters', FamilyLetter, { child_id: (one) => one.childId }),
     samples: {
-      ...rowsIn<WorkSample>(db, 'work_samples', {
+      ...rowsIn(db, 'work_samples', WorkSample, {
         child_id: (one) => one.childId,
         day: (one) => one.day,
       }),
@@ -120,14 +126,14 @@ export function storeIn(db: Database): Store {
       find(day) {
         const body = sheet.get(day) as string | undefined;
         return body === undefined
-          ? { day, away: [], laidReady: [] }
+          ? { day, away: [], gotReady: [] }
           : (JSON.parse(body) as DaySheet);
       },
       between: (from, to) =>
         (sheetsBetween.all(from, to) as string[]).map((body) => JSON.parse(body) as DaySheet),
       put: (one) => void putSheet.run(one.day, JSON.stringify(one)),
     },
-    sittings: sittingsIn(db),
+    sessions: sessionsIn(db),
     facts: factsIn(db),
     notes: notesIn(db),
     weeks: weeksIn(db),

@@ -3,15 +3,15 @@ import type { Database } from 'better-sqlite3';
 /** Parts of a household file that are kept as lists. */
 export type ListPart =
   | 'children'
-  | 'things'
+  | 'materials'
   | 'activities'
   | 'songs'
   | 'kits'
-  | 'sittings'
+  | 'sessions'
   | 'observations'
   | 'voidings'
-  | 'words'
-  | 'pegs'
+  | 'overrides'
+  | 'placements'
   | 'plan'
   | 'days'
   | 'notes'
@@ -20,16 +20,16 @@ export type ListPart =
   | 'families'
   | 'samples';
 
-const BODIES: Readonly<Record<Exclude<ListPart, 'sittings'>, string>> = {
+const BODIES: Readonly<Record<Exclude<ListPart, 'sessions'>, string>> = {
   children: 'SELECT body FROM children ORDER BY rowid',
-  things: 'SELECT body FROM things ORDER BY rowid',
+  materials: 'SELECT body FROM materials ORDER BY rowid',
   activities: 'SELECT body FROM activities ORDER BY rowid',
   songs: 'SELECT body FROM songs ORDER BY rowid',
   kits: 'SELECT body FROM kits ORDER BY rowid',
   observations: `SELECT body FROM facts WHERE kind = 'observation' ORDER BY seq`,
   voidings: `SELECT body FROM facts WHERE kind = 'voiding' ORDER BY seq`,
-  words: `SELECT body FROM facts WHERE kind = 'word' ORDER BY seq`,
-  pegs: `SELECT body FROM facts WHERE kind = 'pegs' ORDER BY seq`,
+  overrides: `SELECT body FROM facts WHERE kind = 'override' ORDER BY seq`,
+  placements: `SELECT body FROM facts WHERE kind = 'placement' ORDER BY seq`,
   plan: 'SELECT body FROM plan_entries ORDER BY rowid',
   days: 'SELECT body FROM day_sheets ORDER BY day',
   notes: 'SELECT body FROM notes ORDER BY rowid',
@@ -41,17 +41,17 @@ const BODIES: Readonly<Record<Exclude<ListPart, 'sittings'>, string>> = {
 
 /** Every row of a part, as it was kept, in the order in which it arrived. */
 export function* rowsOf(db: Database, part: ListPart): IterableIterator<unknown> {
-  if (part === 'sittings') {
+  if (part === 'sessions') {
     const rows = db
       .prepare(
         `SELECT id, activity_id AS activityId, plan_entry_id AS planEntryId, day,
-           started_at AS startedAt, ended_at AS endedAt, mood, takers, adult
-         FROM sittings ORDER BY rowid`,
+           started_at AS startedAt, ended_at AS endedAt, mood, participants, adult
+         FROM sessions ORDER BY rowid`,
       )
-      .iterate() as IterableIterator<{ takers: string; adult: string | null }>;
-    for (const { adult, takers, ...row } of rows) {
+      .iterate() as IterableIterator<{ participants: string; adult: string | null }>;
+    for (const { adult, participants, ...row } of rows) {
       const said = adult === null ? {} : { adult };
-      yield { ...row, takers: JSON.parse(takers) as unknown, ...said };
+      yield { ...row, participants: JSON.parse(participants) as unknown, ...said };
     }
     return;
   }

@@ -87,7 +87,7 @@ export function backupsOf(databasePath: string, now: () => Date = () => new Date
       } catch (error) {
         throw new Problem(
           507,
-          `No copy could be made in ${folder}: ${(error as Error).message}. The records themselves are as they were.`,
+          `No backup could be made in ${folder}: ${(error as Error).message}. The records themselves are as they were.`,
         );
       }
       return list().find((one) => one.name === name) as Backup;
@@ -123,7 +123,7 @@ export function backupsOf(databasePath: string, now: () => Date = () => new Date
       const look = (): void => {
         const today = now().toISOString().slice(0, 10);
         if (list().some((one) => one.kind === 'daily' && one.day === today)) return;
-        make('daily').then(tidy, () => log.warn('the copy of the day could not be made'));
+        make('daily').then(tidy, () => log.warn('the backup of the day could not be made'));
       };
       first = setTimeout(look, FIRST_LOOK_MS);
       timer = setInterval(look, LOOK_EVERY_MS);

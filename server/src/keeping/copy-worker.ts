@@ -26,7 +26,7 @@ function checkWhole(path: string): void {
     // A copy is one file: its log is folded in, so that nothing else has to be kept beside it.
     copy.pragma('journal_mode = DELETE');
     if (copy.pragma('integrity_check(1)', { simple: true }) !== 'ok') {
-      throw new Error('the copy is not sound');
+      throw new Error('the backup is not sound');
     }
   } finally {
     copy.close();

@@ -17,6 +17,6 @@ export function copyDatabase(work: CopyWork): Promise<void> {
       else reject(name === UnusableDatabase.name ? new UnusableDatabase(error) : new Error(error));
     });
     worker.on('error', reject);
-    worker.on('exit', () => reject(new Error('the copy was stopped')));
+    worker.on('exit', () => reject(new Error('the backup was stopped')));
   });
 }

@@ -1,5 +1,5 @@
 import { parentPort, workerData } from 'node:worker_threads';
-import { type Fact, RULES_VERSION, foldAll } from '@gumo/core/evidence';
+import { type Fact, RULES_VERSION, replay } from '@gumo/core/evidence';
 import Database from 'better-sqlite3';
 import { storeIn } from '../database/store.js';
 import { type CountingState, type CountingWork, uncounted } from './counting.js';
@@ -27,7 +27,7 @@ try {
         yield fact;
       }
     };
-    const state = foldAll(childId, child.policy, facts());
+    const state = replay(childId, child.policy, facts());
     store.snapshots.put(childId, RULES_VERSION, upto, JSON.stringify(state));
   }
 } finally {

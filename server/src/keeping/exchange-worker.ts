@@ -1,6 +1,11 @@
 import { readFileSync, rmSync } from 'node:fs';
 import { parentPort, workerData } from 'node:worker_threads';
-import { HouseholdFile, strangersInPlan, withoutImpossible } from '@gumo/core/exchange';
+import {
+  HouseholdFile,
+  renamedFile,
+  strangersInPlan,
+  withoutImpossible,
+} from '@gumo/core/exchange';
 import Database from 'better-sqlite3';
 import { openDatabase } from '../database/open.js';
 import { storeIn } from '../database/store.js';
@@ -63,7 +68,7 @@ function read(file: string, database: string, today: string): HouseholdRead {
       { field: 'file', message: 'is not valid JSON' },
     ]);
   }
-  const whole = checked(HouseholdFile, parsed);
+  const whole = checked(HouseholdFile, renamedFile(parsed));
   const strangers = strangersInPlan(whole);
   const [first] = strangers;
   if (first) throw new Problem(422, `${first.field} ${first.message}`, strangers.slice(0, 20));
@@ -77,13 +82,13 @@ function read(file: string, database: string, today: string): HouseholdRead {
   } finally {
     db.close();
   }
-  const { children, observations, sittings, things } = household;
+  const { children, observations, sessions, materials } = household;
   return {
     counts: {
       children: children.length,
       observations: observations.length,
-      sittings: sittings.length,
-      things: things.length,
+      sessions: sessions.length,
+      materials: materials.length,
     },
     leftOut: { count: leftOut.length, words: leftOut.slice(0, MOST_SAID) },
   };

@@ -29,7 +29,7 @@ describe('a second start', () => {
     for (const same of [path, copy]) {
       await expectAsync(start(same)).toBeRejectedWithError(
         CannotStart,
-        new RegExp(`^Gumo runs already at http://localhost:${port} .*Nothing was changed`),
+        new RegExp(`^Gumo is already running at http://localhost:${port} .*Nothing was changed`),
       );
     }
     expect(readFileSync(file, 'utf8')).toBe('{');
@@ -49,7 +49,7 @@ describe('a second start', () => {
     const port = Number(new URL(world.url).port);
     await expectAsync(start(join(`${world.folder}-other`, 'gumo.db'), port)).toBeRejectedWithError(
       CannotStart,
-      new RegExp(`Gumo runs already at http://localhost:${port}, with other records`),
+      new RegExp(`Gumo is already running at http://localhost:${port}, with other records`),
     );
     rmSync(`${world.folder}-other`, { recursive: true, force: true });
   });

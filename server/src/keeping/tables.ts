@@ -151,8 +151,8 @@ export function readTries(
       : impossibleDay(read, births.get(read.childId) ?? null, today);
     if (isTryProblem(read)) refuse(`${read.column}: ${read.message}`);
     else if (when) refuse(`${when.field}: ${when.message}`);
-    else if (read.sittingId !== null && !store.sittings.find(read.sittingId)) {
-      refuse('sitting: is not a sitting here');
+    else if (read.sessionId !== null && !store.sessions.find(read.sessionId)) {
+      refuse('session: is not a session here');
     } else {
       const same = store.facts.find(read.id);
       if (same !== undefined || seen.has(read.id)) {

@@ -20,7 +20,7 @@ function sqliteWords(error: unknown): { status: number; title: string } | null {
   if (code === 'SQLITE_CONSTRAINT_FOREIGNKEY') {
     return {
       status: 422,
-      title: 'A record of the file names a child or sitting that is not in it.',
+      title: 'A record of the file names a child or session that is not in it.',
     };
   }
   if (code?.startsWith('SQLITE_CONSTRAINT')) {

@@ -7,7 +7,7 @@ import { weekOf } from '../week.js';
 /**
  * A card set by hand may pass over a limit, but not over what could hurt a child. What was begun or
  * is over is a record, and is taken as it was.
- * @throws Problem 422 at the field `takers`, with one sentence for each danger
+ * @throws Problem 422 at the field `participants`, with one sentence for each danger
  */
 export function refuseDanger(context: Context, entry: PlanEntry): void {
   if (entry.state !== 'planned' || !context.store.household.all()[0]) return;
@@ -19,6 +19,6 @@ export function refuseDanger(context: Context, entry: PlanEntry): void {
   throw new Problem(
     422,
     first,
-    dangers.map((message) => ({ field: 'takers', message })),
+    dangers.map((message) => ({ field: 'participants', message })),
   );
 }

@@ -23,7 +23,7 @@ export const groundsOf = ({ facts }: PlannedWeek): string =>
     facts.sheet.version,
     facts.household.version,
     facts.children.map(({ child }) => [child.id, child.version]),
-    facts.things.map((thing) => [thing.id, thing.version]),
+    facts.materials.map((material) => [material.id, material.version]),
     [...facts.away],
     facts.entries.map((entry) => [entry.id, entry.version, entry.state]),
   ]);

@@ -32,11 +32,11 @@ describe('the plan of a week', () => {
       .bound;
 
   it('keeps every rule and is within a few parts in a hundred of what no plan can pass', () => {
-    const things = ['demo', 'everything', 'ten'] as const;
+    const materials = ['demo', 'everything', 'ten'] as const;
     [1, 3, 6].forEach((children, i) => {
       for (const attendance of ATTENDANCE) {
         const seed = 10 * children + ATTENDANCE.indexOf(attendance);
-        const week = libraryWeek({ seed, children, attendance, things: things[i % 3]! });
+        const week = libraryWeek({ seed, children, attendance, materials: materials[i % 3]! });
         const found = plan(week);
         const context = `${children} children, ${attendance}, seed ${seed}`;
         expect(brokenRules(week.model, found.cards)).withContext(context).toEqual([]);
@@ -86,7 +86,7 @@ describe('the plan of a week', () => {
   });
 
   it('lays out for the others what nobody else at that moment needs', () => {
-    const week = libraryWeek({ seed: 4, children: 6, attendance: 'all', things: 'everything' });
+    const week = libraryWeek({ seed: 4, children: 6, attendance: 'all', materials: 'everything' });
     const { cards } = plan(week, 40);
     const invitations = invitationsFor(week, cards);
     expect(invitations.length).toBeGreaterThan(0);

@@ -1,22 +1,24 @@
+import { Audit } from '@gumo/core/contract';
 import {
   LockChoice,
   PairingWish,
   PasswordChange,
-  type Pairing,
-  type Sharing,
+  Pairing,
+  Sharing,
   SharingChoice,
   Unlock,
-  type Whoever,
+  Whoever,
 } from '@gumo/core/vocabulary';
 import { Router, type Request } from 'express';
 import QRCode from 'qrcode';
 import { DEFAULT_SHARE_PORT } from '../access/access.js';
 import { checkGiven, looksOf } from '../access/certificate.js';
-import { askerOf } from '../access/door.js';
+import { askerOf } from '../access/listener.js';
 import { cookieName, tokenIn } from '../access/gate.js';
 import { hashed, isCommon, isNearTo, isRight } from '../access/passwords.js';
 import { Problem, checked, notFound, wrongField } from '../problems.js';
 import { type Context, param } from './context.js';
+import { answer } from './answer.js';
 
 /** Who asks, what is shared at home, and which devices are let in. */
 export function accessRoutes(context: Context): Router {
@@ -54,7 +56,7 @@ export function accessRoutes(context: Context): Router {
   router.get('/', (request, response) => {
     const { door, role } = askerOf(request);
     const device = door === 'home' ? null : devices.of(tokenIn(request));
-    const answer: Whoever = {
+    const whoever: Whoever = {
       door,
       role,
       device: device && {
@@ -64,7 +66,7 @@ export function accessRoutes(context: Context): Router {
         locked: device.locked,
       },
     };
-    response.json(answer);
+    answer(response, Whoever, whoever);
   });
 
   router.post('/here', (request, response) => {
@@ -110,7 +112,7 @@ export function accessRoutes(context: Context): Router {
     response.clearCookie(cookieName(request), { path: '/' }).status(204).end();
   });
 
-  router.get('/sharing', (_request, response) => void response.json(sharing()));
+  router.get('/sharing', (_request, response) => answer(response, Sharing, sharing()));
 
   /** Switches sharing on or off, and how it is encrypted. */
   router.put('/sharing', async (request, response) => {
@@ -128,17 +130,17 @@ export function accessRoutes(context: Context): Router {
     if (before?.on !== choice.on) note(request, choice.on ? 'sharing-on' : 'sharing-off', '');
     if (askerOf(request).door === 'home') {
       await network.apply();
-      response.json(sharing());
+      answer(response, Sharing, sharing());
       return;
     }
     // The door itself is about to shut: the answer goes first.
-    response.json(sharing());
+    answer(response, Sharing, sharing());
     response.once('finish', () => void network.apply());
   });
 
   /**
    * Sets the household's password. Over the network the present one is asked for; at home it is not, as that
-   * is how a forgotten one is replaced. Every other keeper's device has to sign in again.
+   * is how a forgotten one is replaced. Every other owner's device has to sign in again.
    */
   router.put('/password', async (request, response) => {
     const { current, next } = checked(PasswordChange, request.body);
@@ -160,12 +162,10 @@ export function accessRoutes(context: Context): Router {
     const children = context.store.children.all().map((one) => one.name);
     if (isNearTo(next, children)) throw wrongField('next', 'is too near to the name of a child');
     access.choose('password', await hashed(next));
-    const others = devices
-      .all()
-      .filter((one) => one.role === 'keeper' && one.id !== asker.deviceId);
+    const others = devices.all().filter((one) => one.role === 'owner' && one.id !== asker.deviceId);
     for (const { id } of others) devices.remove(id);
     note(request, 'password-set', '');
-    response.json(sharing());
+    answer(response, Sharing, sharing());
   });
 
   /** A code that lets one device in, and the address to open there. */
@@ -180,14 +180,14 @@ export function accessRoutes(context: Context): Router {
     }
     const { code, seconds } = pairings.begin({ role, lockMinutes });
     // Behind the number sign, so that the code is sent only when the form is.
-    const answer: Pairing = {
+    const pairing: Pairing = {
       code,
       role,
       seconds,
       address: `${address}/sign-in`,
       qr: qrPath(`${address}/sign-in#${code}`),
     };
-    response.status(201).json(answer);
+    answer(response, Pairing, pairing, 201);
   });
 
   router.delete('/pairings', (_request, response) => {
@@ -204,7 +204,7 @@ export function accessRoutes(context: Context): Router {
   });
 
   /** The list of what was done, and by whom. */
-  router.get('/audit', (_request, response) => void response.json(audit.last(AUDIT_LINES)));
+  router.get('/audit', (_request, response) => answer(response, Audit, audit.last(AUDIT_LINES)));
 
   return router;
 }

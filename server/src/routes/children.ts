@@ -1,3 +1,13 @@
+import {
+  ChildDeletion,
+  Children,
+  Deleted,
+  LastTime,
+  Notes,
+  ObservationPage,
+  Pace,
+  SessionLines,
+} from '@gumo/core/contract';
 import { lastTime } from '@gumo/core/details';
 import { findSkill } from '@gumo/core/skills';
 import { Child, impossibleBirth } from '@gumo/core/vocabulary';
@@ -7,21 +17,17 @@ import { paceOf } from '../pace.js';
 import { holdersOf, rewriteWithout } from '../keeping/forgetting.js';
 import { checked, notFound, wrongField } from '../problems.js';
 import { type Context, childOf, param, noteDone, refuseImpossible } from './context.js';
+import { answer } from './answer.js';
 
 const PAGE = 50;
-const SITTINGS = 30;
+const SESSIONS = 30;
 const LastTimeQuery = v.object({ activity: v.pipe(v.string(), v.nonEmpty('must be named')) });
-const Forget = v.object({
-  name: v.string('must be the name of the child'),
-  /** Whether copies of the records are written anew without the child. */
-  copies: v.boolean('must be true or false'),
-});
 const PageQuery = v.object({
   skill: v.optional(v.string()),
   before: v.optional(v.pipe(v.string(), v.regex(/^\d{1,15}$/, 'must be a whole number'))),
 });
 
-/** Children, what was seen of them, and their sittings. */
+/** Children, what was seen of them, and their sessions. */
 export function childrenRoutes(context: Context): Router {
   const { store, changes } = context;
   const router = Router();
@@ -30,12 +36,12 @@ export function childrenRoutes(context: Context): Router {
     refuseImpossible(impossibleBirth(child.birthDate, context.today()));
   const tell = (id: string): void => changes.tell({ what: 'children', childIds: [id], day: null });
 
-  router.get('/', (_request, response) => void response.json(store.children.all()));
+  router.get('/', (_request, response) => answer(response, Children, store.children.all()));
 
   router.post('/', (request, response) => {
     const child = checked(Child, request.body);
     checkBirth(child);
-    response.status(201).json(store.children.add(child));
+    answer(response, Child, store.children.add(child), 201);
     tell(child.id);
   });
 
@@ -46,7 +52,7 @@ export function childrenRoutes(context: Context): Router {
     }
     if (!store.children.find(child.id)) throw notFound('child');
     checkBirth(child);
-    response.json(store.children.replace(child));
+    answer(response, Child, store.children.replace(child));
     tell(child.id);
   });
 
@@ -59,7 +65,7 @@ export function childrenRoutes(context: Context): Router {
     context.turnstile.standAside(request);
     const { intentions } = context.door.access;
     const id = param(request, 'id');
-    const { name, copies } = checked(Forget, request.body);
+    const { name, copies } = checked(ChildDeletion, request.body);
     const child = store.children.find(id);
     if (!child && !intentions.find(id)) throw notFound('child');
     if (child && name.trim().toLowerCase() !== child.name.trim().toLowerCase()) {
@@ -73,7 +79,7 @@ export function childrenRoutes(context: Context): Router {
     const { backups } = context.records;
     const holders = copies ? await rewriteWithout(backups, id) : holdersOf(backups, id);
     if (!copies || holders.length === 0) intentions.done(id);
-    response.json({ holders });
+    answer(response, Deleted, { holders });
   });
 
   router.get('/:id/observations', (request, response) => {
@@ -84,32 +90,32 @@ export function childrenRoutes(context: Context): Router {
     const rows = store.facts.page(child.id, skill ?? null, upTo, PAGE + 1);
     const shown = rows.slice(0, PAGE);
     const next = rows.length > PAGE ? (shown[shown.length - 1]?.seq ?? null) : null;
-    response.json({ observations: shown, next });
+    answer(response, ObservationPage, { observations: shown, next });
   });
 
   router.get('/:id/notes', (request, response) => {
-    response.json(store.notes.ofChild(childOf(context, request).id, PAGE));
+    answer(response, Notes, store.notes.ofChild(childOf(context, request).id, PAGE));
   });
 
-  /** How long this child sits at the table next time, from how its sittings there went. */
+  /** How long this child sits at the table next time, from how its sessions there went. */
   router.get('/:id/pace', (request, response) => {
-    response.json(paceOf(store, childOf(context, request).id));
+    answer(response, Pace, paceOf(store, childOf(context, request).id));
   });
 
   /** One line to open a session with, from the last one in the same activity; null where there was none. */
   router.get('/:id/last-time', (request, response) => {
     const child = childOf(context, request);
     const { activity } = checked(LastTimeQuery, request.query);
-    const last = store.sittings.lastOf(child.id, activity);
-    const tries = last === undefined ? [] : store.facts.ofSitting(last);
-    const standing = tries.flatMap((one) => (one.voided ? [] : [one.observation]));
+    const last = store.sessions.lastOf(child.id, activity);
+    const tries = last === undefined ? [] : store.facts.ofSession(last);
+    const valid = tries.flatMap((one) => (one.voided ? [] : [one.observation]));
     // On the same things the others, or this one, may have played another game.
-    const own = standing.filter((one) => one.childId === child.id && one.activityId === activity);
-    response.json({ words: lastTime(own) });
+    const own = valid.filter((one) => one.childId === child.id && one.activityId === activity);
+    answer(response, LastTime, { words: lastTime(own) });
   });
 
-  router.get('/:id/sittings', (request, response) => {
-    response.json(store.sittings.ofChild(childOf(context, request).id, SITTINGS));
+  router.get('/:id/sessions', (request, response) => {
+    answer(response, SessionLines, store.sessions.ofChild(childOf(context, request).id, SESSIONS));
   });
 
   return router;

@@ -2,7 +2,7 @@ import { type Child, type Day, type Impossible, impossibleDay } from '@gumo/core
 import type { Request } from 'express';
 import type { Access } from '../access/access.js';
 import type { AuditWhat } from '../access/audit.js';
-import { askerOf } from '../access/door.js';
+import { askerOf } from '../access/listener.js';
 import type { Network } from '../access/network.js';
 import type { Changes } from '../changes.js';
 import { ifItCan } from '../database/if-it-can.js';

@@ -1,4 +1,5 @@
-import { frontierOf } from '@gumo/core/evidence';
+import { DayAnswer, DaySeen, Suggestions, Tops } from '@gumo/core/contract';
+import { readySkills } from '@gumo/core/evidence';
 import { nextSteps, topFor } from '@gumo/core/activities';
 import {
   Day,
@@ -12,7 +13,8 @@ import {
 import { Router } from 'express';
 import { checked, notFound, outdated, wrongField } from '../problems.js';
 import { type Context, param } from './context.js';
-import { activityIn, cautionsFor, needsFor } from './cupboard.js';
+import { activityIn, cautionsFor, needsFor } from './materials.js';
+import { answer } from './answer.js';
 
 /** The day as it stands: what is planned, who is away, what to lay ready. */
 export function daysRoutes(context: Context): Router {
@@ -26,12 +28,12 @@ export function daysRoutes(context: Context): Router {
     const here = store.children
       .all()
       .filter((child) => !child.archived && !sheet.away.includes(child.id));
-    response.json({
+    answer(response, DayAnswer, {
       day,
       sheet,
       entries,
       ready: needsFor(store, entries, () => here),
-      open: store.sittings.openOn(day),
+      open: store.sessions.openOn(day),
       cautions: Object.fromEntries(
         entries.map((entry) => [entry.id, cautionsFor(store, entry, here)]),
       ),
@@ -45,9 +47,9 @@ export function daysRoutes(context: Context): Router {
     const notes = store.notes.ofDay(day);
     const { away } = store.days.find(day);
     const seen = new Set([...observations, ...notes].map((one) => one.childId));
-    response.json({
+    answer(response, DaySeen, {
       day,
-      sittings: store.sittings.ofDay(day),
+      sessions: store.sessions.ofDay(day),
       skills: bySkill(observations),
       notes,
       notSeen: store.children
@@ -70,7 +72,7 @@ export function daysRoutes(context: Context): Router {
     }
     const next = checked(DaySheet, marked(sheet, mark));
     store.days.put(next);
-    response.json(next);
+    answer(response, DaySheet, next);
     changes.tell({ what: 'day', childIds: [], day });
   });
 
@@ -79,12 +81,16 @@ export function daysRoutes(context: Context): Router {
     const day = checked(Day, param(request, 'day'));
     const { away } = store.days.find(day);
     const planned = new Set(
-      store.plan.ofDay(day).flatMap((entry) => entry.takers.map((taker) => taker.childId)),
+      store.plan
+        .ofDay(day)
+        .flatMap((entry) => entry.participants.map((participant) => participant.childId)),
     );
     const without = store.children
       .all()
       .filter((child) => !child.archived && !away.includes(child.id) && !planned.has(child.id));
-    response.json(
+    answer(
+      response,
+      Suggestions,
       without.flatMap((child) => {
         const steps = nextSteps(context.progress.of(child), day, speaksOf(child));
         const step = steps.find((one) => one.activityId !== null);
@@ -99,14 +105,16 @@ export function daysRoutes(context: Context): Router {
     const activity = activityIn(store, param(request, 'activity'));
     if (!activity) throw notFound('activity');
     const children = store.children.all().filter((child) => !child.archived);
-    response.json(
+    answer(
+      response,
+      Tops,
       children.map((child) => ({
         childId: child.id,
         top: topFor(
           activity,
           context.progress.of(child),
           day,
-          frontierOf(context.progress.of(child), day, speaksOf(child)),
+          readySkills(context.progress.of(child), day, speaksOf(child)),
         ),
       })),
     );

@@ -13,7 +13,7 @@ import * as v from 'valibot';
 import { checked } from '../problems.js';
 import type { Store } from '../database/store.js';
 import { type Context, param } from './context.js';
-import { activityIn } from './cupboard.js';
+import { activityIn } from './materials.js';
 
 const Wishes = v.object({
   /** Minutes before a card at which a calendar may remind; none unless asked for. */
@@ -41,7 +41,7 @@ export function cardsOfWeek(store: Store, from: string): WeekRow[] {
     .flatMap((entry): WeekRow[] => {
       const activity = activityIn(store, entry.activityId);
       const moment = moments.find((one) => one.id === entry.momentId);
-      const children = entry.takers.flatMap(({ childId, top }) => {
+      const children = entry.participants.flatMap(({ childId, rangeMax: top }) => {
         const child = store.children.find(childId);
         return child ? [{ child, top }] : [];
       });

@@ -1,35 +1,21 @@
+import { ObservationBatch, VoidingBatch, OverrideBatch, PlacementBatch } from '@gumo/core/contract';
 import { findItem, findSkill } from '@gumo/core/skills';
-import { Observation, OwnWord, Pegs, Voiding, impossibleDay } from '@gumo/core/vocabulary';
+import { type Observation, impossibleDay } from '@gumo/core/vocabulary';
 import { Router } from 'express';
-import * as v from 'valibot';
 import { checked, wrongField } from '../problems.js';
 import { type Context, checkDay, refuseImpossible } from './context.js';
 
-const MOST_AT_ONCE = 200;
-
-const batch = <S extends v.GenericSchema>(item: S) =>
-  v.pipe(
-    v.array(item, 'must be a list'),
-    v.minLength(1, 'must not be empty'),
-    v.maxLength(MOST_AT_ONCE, `must have at most ${MOST_AT_ONCE} entries`),
-  );
-
-const Observations = v.object({ observations: batch(Observation) });
-const Voidings = v.object({ voidings: batch(Voiding) });
-const Words = v.object({ words: batch(OwnWord) });
-const PegsBatch = v.object({ pegs: batch(Pegs) });
-
-/** What was seen, and what is taken back: a batch is kept whole or not at all. */
+/** What was seen, and what is undone: a batch is kept whole or not at all. */
 export function factsRoutes(context: Context): Router {
   const { store, changes } = context;
   const router = Router();
 
   function checkKnown(observation: Observation, at: number): void {
     const field = (name: string): string => `observations.${at}.${name}`;
-    const { childId, sittingId, skillId, itemId } = observation;
+    const { childId, sessionId, skillId, itemId } = observation;
     if (!store.children.has(childId)) throw wrongField(field('childId'), 'is not a child here');
-    if (sittingId !== null && !store.sittings.find(sittingId)) {
-      throw wrongField(field('sittingId'), 'is not a sitting here');
+    if (sessionId !== null && !store.sessions.find(sessionId)) {
+      throw wrongField(field('sessionId'), 'is not a session here');
     }
     if (!findSkill(skillId)) throw wrongField(field('skillId'), 'is not in the skill map');
     if (itemId !== null && !findItem(skillId, itemId)) {
@@ -44,7 +30,7 @@ export function factsRoutes(context: Context): Router {
   }
 
   router.post('/observations', async (request, response) => {
-    const { observations } = checked(Observations, request.body);
+    const { observations } = checked(ObservationBatch, request.body);
     const added = await store.enqueue(() => {
       observations.forEach(checkKnown);
       return observations.filter((one) => store.facts.addObservation(one));
@@ -54,7 +40,7 @@ export function factsRoutes(context: Context): Router {
   });
 
   router.post('/voidings', async (request, response) => {
-    const { voidings } = checked(Voidings, request.body);
+    const { voidings } = checked(VoidingBatch, request.body);
     voidings.forEach(({ at }, i) => {
       const noted = { day: at.slice(0, 10), at };
       const found = impossibleDay(noted, null, context.today());
@@ -67,34 +53,34 @@ export function factsRoutes(context: Context): Router {
     tell(added.map((one) => one.childId));
   });
 
-  router.post('/words', async (request, response) => {
-    const { words } = checked(Words, request.body);
+  router.post('/overrides', async (request, response) => {
+    const { overrides } = checked(OverrideBatch, request.body);
     const added = await store.enqueue(() => {
-      words.forEach((word, at) => {
-        if (!store.children.has(word.childId)) {
-          throw wrongField(`words.${at}.childId`, 'is not a child here');
+      overrides.forEach((override, at) => {
+        if (!store.children.has(override.childId)) {
+          throw wrongField(`overrides.${at}.childId`, 'is not a child here');
         }
-        if (!findSkill(word.skillId)) {
-          throw wrongField(`words.${at}.skillId`, 'is not in the skill map');
+        if (!findSkill(override.skillId)) {
+          throw wrongField(`overrides.${at}.skillId`, 'is not in the skill map');
         }
-        checkDay(context, word, `words.${at}.`);
+        checkDay(context, override, `overrides.${at}.`);
       });
-      return words.filter((one) => store.facts.addWord(one));
+      return overrides.filter((one) => store.facts.addOverride(one));
     });
     response.status(added.length > 0 ? 201 : 200).json({ added: added.length });
     tell(added.map((one) => one.childId));
   });
 
-  router.post('/pegs', async (request, response) => {
-    const { pegs } = checked(PegsBatch, request.body);
+  router.post('/placements', async (request, response) => {
+    const { placements } = checked(PlacementBatch, request.body);
     const added = await store.enqueue(() => {
-      pegs.forEach((one, at) => {
+      placements.forEach((one, at) => {
         if (!store.children.has(one.childId)) {
-          throw wrongField(`pegs.${at}.childId`, 'is not a child here');
+          throw wrongField(`placements.${at}.childId`, 'is not a child here');
         }
-        checkDay(context, one, `pegs.${at}.`);
+        checkDay(context, one, `placements.${at}.`);
       });
-      return pegs.filter((one) => store.facts.addPegs(one));
+      return placements.filter((one) => store.facts.addPlacement(one));
     });
     response.status(added.length > 0 ? 201 : 200).json({ added: added.length });
     tell(added.map((one) => one.childId));

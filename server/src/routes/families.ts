@@ -1,14 +1,16 @@
+import { FamilyDraft } from '@gumo/core/contract';
 import { nextSteps } from '@gumo/core/activities';
 import { conclude } from '@gumo/core/evidence';
 import { TEACHERS_NOTE, familyPage } from '@gumo/core/family';
 import type { Block } from '@gumo/core/sheets';
-import { mustNotMeetSmallParts } from '@gumo/core/things';
+import { mustNotMeetSmallParts } from '@gumo/core/materials';
 import { Day, FamilyLetter, Id, addDays, speaksOf } from '@gumo/core/vocabulary';
 import { Router } from 'express';
 import * as v from 'valibot';
 import { checked, notFound, wrongField } from '../problems.js';
 import type { Context } from './context.js';
 import { addRows } from './rows.js';
+import { answer } from './answer.js';
 
 const Asked = v.object({ child: Id, from: Day, to: Day });
 const LOOK_BACK = 20_000;
@@ -23,27 +25,31 @@ export function familiesRoutes(context: Context): Router {
     const { child: id, from, to } = checked(Asked, request.query);
     const child = store.children.find(id);
     if (!child) throw notFound('child');
-    if (to < from) throw wrongField('to', 'must not lie before from');
+    if (to < from) throw wrongField('to', 'must not be before from');
     const about = { speaks: speaksOf(child) };
     const now = progress.asIf(child, { day: to });
     const before = new Map(
       conclude(progress.asIf(child, { day: addDays(from, -1) }), from, about).map((view) => [
         view.skillId,
-        view.standing,
+        view.status,
       ]),
     );
     const seen = new Map<string, number>();
-    for (const { day, skillId } of store.facts.standing(child.id, null, LOOK_BACK)) {
+    for (const { day, skillId } of store.facts.valid(child.id, null, LOOK_BACK)) {
       if (day >= from && day <= to) seen.set(skillId, (seen.get(skillId) ?? 0) + 1);
     }
     const skills = conclude(now, to, about).map((view) => ({
       skillId: view.skillId,
-      now: view.standing,
-      before: before.get(view.skillId) ?? 'not-met',
+      now: view.status,
+      before: before.get(view.skillId) ?? 'not-started',
       seen: seen.get(view.skillId) ?? 0,
     }));
     const next = nextSteps(now, to, speaksOf(child)).map((step) => step.skillId);
-    response.json(familyPage(child, { from, to }, skills, next, mustNotMeetSmallParts(child, to)));
+    answer(
+      response,
+      FamilyDraft,
+      familyPage(child, { from, to }, skills, next, mustNotMeetSmallParts(child, to)),
+    );
   });
 
   addRows(router, '', context, {
@@ -54,7 +60,7 @@ export function familiesRoutes(context: Context): Router {
     removable: true,
     check: ({ childId, from, to }) => {
       if (!store.children.has(childId)) throw wrongField('childId', 'is not a child here');
-      if (to < from) throw wrongField('to', 'must not lie before from');
+      if (to < from) throw wrongField('to', 'must not be before from');
     },
   });
 
@@ -62,8 +68,8 @@ export function familiesRoutes(context: Context): Router {
 }
 
 const PARTS = [
-  ['knows', 'What stands firm'],
-  ['growing', 'What is growing'],
+  ['knows', 'Secure'],
+  ['growing', 'Growing'],
   ['next', 'What comes next'],
   ['home', 'Two things to do at home'],
   ['cautions', 'To take care'],
@@ -97,7 +103,7 @@ export function goalBlocks({ goals }: FamilyLetter, name: string): Block[] {
         .filter((goal) => goal.source === source)
         .map((goal): Block => ({
           kind: 'text',
-          words: `${goal.code}: ${goal.says} ${goal.secure} of ${goal.of} steps stand firm.`,
+          words: `${goal.code}: ${goal.says} ${goal.secure} of ${goal.of} steps are secure.`,
         })),
     ]),
   ];

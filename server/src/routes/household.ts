@@ -1,12 +1,11 @@
-import { Household, type PlanEntry, Slug } from '@gumo/core/vocabulary';
+import { MaybeHousehold, MomentCards, MomentClearing } from '@gumo/core/contract';
+import { Household, type PlanEntry } from '@gumo/core/vocabulary';
 import { Router } from 'express';
-import * as v from 'valibot';
 import { refuseDanger } from '../planning/cautions.js';
 import { Problem, checked, notFound, wrongField } from '../problems.js';
 import { type Context, param } from './context.js';
-import { activityIn } from './cupboard.js';
-
-const Clear = v.object({ to: v.nullable(Slug) });
+import { activityIn } from './materials.js';
+import { answer } from './answer.js';
 
 /** The household's settings: read, and changed as a whole with their version. */
 export function householdRoutes(context: Context): Router {
@@ -14,7 +13,7 @@ export function householdRoutes(context: Context): Router {
   const router = Router();
 
   /** What is still to come in a moment, in the order of its days. */
-  const standing = (momentId: string): PlanEntry[] =>
+  const status = (momentId: string): PlanEntry[] =>
     store.plan
       .all()
       .filter(
@@ -26,7 +25,7 @@ export function householdRoutes(context: Context): Router {
     activityIn(store, activityId)?.title ?? 'an activity';
 
   router.get('/', (_request, response) => {
-    response.json(store.household.all()[0] ?? null);
+    answer(response, MaybeHousehold, store.household.all()[0] ?? null);
   });
 
   router.put('/', (request, response) => {
@@ -36,7 +35,7 @@ export function householdRoutes(context: Context): Router {
     if (known.id !== household.id) throw wrongField('id', 'is not the one of this household');
     for (const moment of known.moments) {
       if (household.moments.some((one) => one.id === moment.id)) continue;
-      const cards = standing(moment.id);
+      const cards = status(moment.id);
       if (cards.length === 0) continue;
       const many = cards.length === 1 ? 'one card' : `${cards.length} cards`;
       throw wrongField(
@@ -44,14 +43,16 @@ export function householdRoutes(context: Context): Router {
         `still need ${moment.name}: ${many} to come in it (${titleOf(cards[0] as PlanEntry)} on ${cards[0]?.day}); move or cancel first`,
       );
     }
-    response.json(store.household.replace(household));
+    answer(response, Household, store.household.replace(household));
     changes.tell({ what: 'household', childIds: [], day: null });
   });
 
   /** What stands in a moment and is still to come. */
   router.get('/moments/:id/cards', (request, response) => {
-    response.json(
-      standing(param(request, 'id')).map((entry) => ({
+    answer(
+      response,
+      MomentCards,
+      status(param(request, 'id')).map((entry) => ({
         id: entry.id,
         day: entry.day,
         title: titleOf(entry),
@@ -61,8 +62,8 @@ export function householdRoutes(context: Context): Router {
 
   /** Moves what is still to come in a moment to another one, or cancels it. */
   router.post('/moments/:id/clear', (request, response) => {
-    const { to } = checked(Clear, request.body);
-    const cards = standing(param(request, 'id'));
+    const { to } = checked(MomentClearing, request.body);
+    const cards = status(param(request, 'id'));
     const moments = store.household.all()[0]?.moments ?? [];
     if (to !== null && !moments.some((one) => one.id === to)) {
       throw wrongField('to', 'is not a moment of this household');

@@ -1,27 +1,17 @@
-import { ChildNote } from '@gumo/core/vocabulary';
+import { NoteBatch } from '@gumo/core/contract';
 import { Router } from 'express';
-import * as v from 'valibot';
 import { checked, wrongField } from '../problems.js';
 import { type Context, checkDay, param } from './context.js';
 
-const MOST_AT_ONCE = 50;
-const Notes = v.object({
-  notes: v.pipe(
-    v.array(ChildNote, 'must be a list'),
-    v.minLength(1, 'must not be empty'),
-    v.maxLength(MOST_AT_ONCE, `must have at most ${MOST_AT_ONCE} entries`),
-  ),
-});
-
-/** Words about children: jotted down, and taken away again. */
+/** Words about children: noted, and taken away again. */
 export function notesRoutes(context: Context): Router {
   const { store, changes } = context;
   const router = Router();
   const tell = (childIds: string[], day: string): void =>
-    changes.tell({ what: 'sittings', childIds, day });
+    changes.tell({ what: 'sessions', childIds, day });
 
   router.post('/', (request, response) => {
-    const { notes } = checked(Notes, request.body);
+    const { notes } = checked(NoteBatch, request.body);
     const added = store.atomically(() => {
       notes.forEach((note, at) => {
         if (!store.children.has(note.childId)) {

@@ -2,7 +2,7 @@ import { conclude } from '@gumo/core/evidence';
 import {
   type Block,
   type Sheet,
-  cupboardLabels,
+  materialsLabels,
   stringPages,
   usualWish,
   weekPages,
@@ -15,7 +15,7 @@ import * as v from 'valibot';
 import { Problem, checked, notFound } from '../problems.js';
 import { measureWords } from '../sheets/pdf.js';
 import { type Context, childOf, param } from './context.js';
-import { needsFor } from './cupboard.js';
+import { needsFor } from './materials.js';
 import { familyBlocks, goalBlocks } from './families.js';
 import { cardsOfWeek } from './exports.js';
 import { sendPdf } from './send-pdf.js';
@@ -57,42 +57,42 @@ export function papersRoutes(context: Context): Router {
 
   router.get('/ready/:day.pdf', async (request: Request, response) => {
     const day = checked(v.object({ day: Day }), { day: param(request, 'day') }).day;
-    const { away, laidReady } = store.days.find(day);
+    const { away, gotReady } = store.days.find(day);
     const here = store.children
       .all()
       .filter((child) => !child.archived && !away.includes(child.id));
     const lines = needsFor(store, store.plan.ofDay(day), () => here);
-    const title = `Lay ready for ${dayInWords(day)}`;
+    const title = `Get ready for ${dayInWords(day)}`;
     const blocks: Block[] = [
       { kind: 'title', words: title },
       ...lines.map((line): Block => ({
         kind: 'item',
         lead: String(line.count),
-        words: line.thing?.name ?? line.words,
-        tail: [line.short > 0 ? `${line.short} short` : '', line.thing?.box ?? '']
+        words: line.material?.name ?? line.words,
+        tail: [line.short > 0 ? `${line.short} short` : '', line.material?.box ?? '']
           .filter((one) => one !== '')
           .join(' · '),
-        done: laidReady.includes(line.key),
+        done: gotReady.includes(line.key),
       })),
       ...(lines.length === 0
-        ? [{ kind: 'text' as const, words: 'Nothing is planned that needs things.', soft: true }]
+        ? [{ kind: 'text' as const, words: 'Nothing is planned that needs materials.', soft: true }]
         : []),
     ];
-    await send(response, 'lay-ready', wordPages(paper(), title, blocks, measure));
+    await send(response, 'get-ready', wordPages(paper(), title, blocks, measure));
   });
 
   router.get('/labels.pdf', async (_request, response) => {
     const boxes = new Map<string, string[]>();
-    for (const { box, name } of store.things.all()) {
+    for (const { box, name } of store.materials.all()) {
       if (box !== '') boxes.set(box, [...(boxes.get(box) ?? []), name]);
     }
     const sorted = [...boxes].sort(([a], [b]) => a.localeCompare(b, 'en', { numeric: true }));
     if (sorted.length === 0) {
-      throw new Problem(422, 'No thing of the cupboard has a box yet: say where each one lies.');
+      throw new Problem(422, 'No material has a box yet: say where each one is kept.');
     }
-    const labels = cupboardLabels(
+    const labels = materialsLabels(
       { ...usualWish(), paper: paper() },
-      sorted.map(([name, things]) => ({ name, things })),
+      sorted.map(([name, materials]) => ({ name, materials })),
     );
     await send(response, 'labels', labels);
   });
@@ -116,17 +116,17 @@ export function papersRoutes(context: Context): Router {
     const looks = new Map(
       conclude(progress.of(child), day, { speaks: speaksOf(child) }).map((view) => [
         view.skillId,
-        view.standing,
+        view.status,
       ]),
     );
     const rows = strandsInUse().map((strand) => ({
       title: STRAND_TITLES[strand],
       beads: skillsOfStrand(strand).map(({ id }) => ({
         short: skillOf(id).short,
-        look: looks.get(id) ?? ('not-met' as const),
+        look: looks.get(id) ?? ('not-started' as const),
       })),
     }));
-    const about = `As it stands on ${dayInWords(day)} ${day.slice(0, 4)}`;
+    const about = `As it is on ${dayInWords(day)} ${day.slice(0, 4)}`;
     await send(response, 'strings', stringPages(paper(), child.name, about, rows));
   });
 

@@ -4,14 +4,17 @@ import * as v from 'valibot';
 import { refuseDanger } from '../planning/cautions.js';
 import { checked, notFound, outdated, wrongField } from '../problems.js';
 import { type Context, param } from './context.js';
-import { activityIn } from './cupboard.js';
+import { activityIn } from './materials.js';
+import { answer } from './answer.js';
 
 const VersionQuery = v.object({ version: v.pipe(v.string(), v.transform(Number), Version) });
 
 /** True where a change touches what may endanger: activity, day, moment, children, or that it is planned. */
 const isElsewhere = (before: PlanEntry, after: PlanEntry): boolean =>
   (['activityId', 'day', 'momentId', 'state'] as const).some((key) => before[key] !== after[key]) ||
-  after.takers.some(({ childId }) => !before.takers.some((one) => one.childId === childId));
+  after.participants.some(
+    ({ childId }) => !before.participants.some((one) => one.childId === childId),
+  );
 
 /** Entries of the plan: one activity in one moment of one day. */
 export function planRoutes(context: Context): Router {
@@ -30,9 +33,9 @@ export function planRoutes(context: Context): Router {
         `must be at most ${moment.minutes}: ${moment.name} takes no longer`,
       );
     }
-    entry.takers.forEach((taker, i) => {
-      if (!store.children.find(taker.childId)) {
-        throw wrongField(`takers.${i}.childId`, 'is not a child here');
+    entry.participants.forEach((participant, i) => {
+      if (!store.children.find(participant.childId)) {
+        throw wrongField(`participants.${i}.childId`, 'is not a child here');
       }
     });
   }
@@ -45,7 +48,7 @@ export function planRoutes(context: Context): Router {
     const fresh: PlanEntry = { ...draft, state: 'planned', version: 1 };
     refuseDanger(context, fresh);
     const entry = store.plan.add(fresh);
-    response.status(201).json(entry);
+    answer(response, PlanEntry, entry, 201);
     tell(entry.day);
   });
 
@@ -61,7 +64,7 @@ export function planRoutes(context: Context): Router {
       throw wrongField('day', 'stays as it is: what was done was done on its day');
     }
     if (isElsewhere(before, entry)) refuseDanger(context, entry);
-    response.json(store.plan.replace(entry));
+    answer(response, PlanEntry, store.plan.replace(entry));
     tell(entry.day);
   });
 

@@ -1,3 +1,17 @@
+import {
+  BondRows,
+  ComparedPairs,
+  Evidence,
+  GlanceCells,
+  MeasuringAnswer,
+  NumeralRows,
+  PolicyAnswer,
+  PolicyChange,
+  ProgressAnswer,
+  SayingAnswer,
+  SlipsAnswer,
+  WritingRows,
+} from '@gumo/core/contract';
 import { dueSoon, nextSteps } from '@gumo/core/activities';
 import {
   bonds,
@@ -11,14 +25,14 @@ import {
 } from '@gumo/core/details';
 import { changesBetween, conclude, lookResult, whatChanged } from '@gumo/core/evidence';
 import { type Strand, skillsOfStrand } from '@gumo/core/skills';
-import { Day, POLICIES, Version, oneOf, speaksOf } from '@gumo/core/vocabulary';
+import { Day, speaksOf } from '@gumo/core/vocabulary';
 import { Router } from 'express';
 import * as v from 'valibot';
 import { checked, notFound } from '../problems.js';
 import { type Context, childOf, param } from './context.js';
+import { answer } from './answer.js';
 
 const TodayQuery = v.object({ today: v.optional(Day), asOf: v.optional(Day) });
-const NewPolicy = v.object({ policy: oneOf(POLICIES), version: Version });
 /** Most observations that a detail looks back on. */
 const LOOK_BACK = 4000;
 
@@ -27,8 +41,8 @@ export function progressRoutes(context: Context): Router {
   const { store, progress, changes } = context;
   const router = Router();
 
-  const thingNames = (): ((id: string) => string | undefined) => {
-    const names = new Map(store.things.all().map((thing) => [thing.id, thing.name]));
+  const materialNames = (): ((id: string) => string | undefined) => {
+    const names = new Map(store.materials.all().map((material) => [material.id, material.name]));
     return (id) => names.get(id);
   };
 
@@ -37,10 +51,10 @@ export function progressRoutes(context: Context): Router {
     const { today = context.today(), asOf } = checked(TodayQuery, request.query);
     const day = asOf ?? today;
     const state = asOf === undefined ? progress.of(child) : progress.asIf(child, { day: asOf });
-    response.json({
+    answer(response, ProgressAnswer, {
       childId: child.id,
       day,
-      views: conclude(state, day, { speaks: speaksOf(child), thingName: thingNames() }),
+      views: conclude(state, day, { speaks: speaksOf(child), materialName: materialNames() }),
       steps: nextSteps(state, day, speaksOf(child)),
       due: dueSoon(state, day, speaksOf(child)),
       look: state.look
@@ -51,7 +65,7 @@ export function progressRoutes(context: Context): Router {
   });
 
   router.get('/:id/evidence', (request, response) => {
-    response.json(progress.of(childOf(context, request)));
+    answer(response, Evidence, progress.of(childOf(context, request)));
   });
 
   router.get('/:id/details/:tab', (request, response) => {
@@ -59,35 +73,35 @@ export function progressRoutes(context: Context): Router {
     const { today = context.today() } = checked(TodayQuery, request.query);
     const state = progress.of(child);
     const seen = (strand: Strand | null) =>
-      store.facts.standing(
+      store.facts.valid(
         child.id,
         strand === null ? null : skillsOfStrand(strand).map((skill) => skill.id),
         LOOK_BACK,
       );
     switch (param(request, 'tab')) {
       case 'numerals':
-        response.json(numerals(state, seen('numeral')));
+        answer(response, NumeralRows, numerals(state, seen('numeral')));
         return;
       case 'bonds':
-        response.json(bonds(seen('bond')));
+        answer(response, BondRows, bonds(seen('bond')));
         return;
       case 'saying':
-        response.json(saying(seen('say')));
+        answer(response, SayingAnswer, saying(seen('say')));
         return;
       case 'glancing':
-        response.json(glancing(state, seen('glance')));
+        answer(response, GlanceCells, glancing(state, seen('glance')));
         return;
       case 'writing':
-        response.json(writing(state, seen('numeral')));
+        answer(response, WritingRows, writing(state, seen('numeral')));
         return;
       case 'comparing':
-        response.json(comparing(seen('compare')));
+        answer(response, ComparedPairs, comparing(seen('compare')));
         return;
       case 'measuring':
-        response.json(measuringOf(seen('measure')));
+        answer(response, MeasuringAnswer, measuringOf(seen('measure')));
         return;
       case 'slips':
-        response.json(slipsOverTime(seen(null), today));
+        answer(response, SlipsAnswer, slipsOverTime(seen(null), today));
         return;
       default:
         throw notFound('detail');
@@ -97,13 +111,13 @@ export function progressRoutes(context: Context): Router {
   /** Changes when a range counts as secure, and says what that changes today. */
   router.post('/:id/policy', (request, response) => {
     const child = childOf(context, request);
-    const { policy, version } = checked(NewPolicy, request.body);
+    const { policy, version } = checked(PolicyChange, request.body);
     const today = context.today();
     const about = { speaks: speaksOf(child) };
     const before = conclude(progress.of(child), today, about);
     const kept = store.children.replace({ ...child, policy, version });
     const changed = changesBetween(before, conclude(progress.of(kept), today, about));
-    response.json({ child: kept, changed, sentence: whatChanged(policy, changed) });
+    answer(response, PolicyAnswer, { child: kept, sentence: whatChanged(policy, changed) });
     changes.tell({ what: 'children', childIds: [child.id], day: null });
   });
 

@@ -5,13 +5,15 @@ import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { Router } from 'express';
 import * as v from 'valibot';
-import { askerOf } from '../access/door.js';
+import { Backup, Backups, Imported, Restored } from '@gumo/core/contract';
+import { askerOf } from '../access/listener.js';
 import { UnusableDatabase } from '../database/open.js';
 import { copyDatabase } from '../keeping/copying.js';
 import { readHousehold, writtenHousehold } from '../keeping/exchange.js';
 import { Problem, checked } from '../problems.js';
 import { received } from './received.js';
 import { type Context, noteDone, param } from './context.js';
+import { answer } from './answer.js';
 
 const Replace = v.object({ replace: v.optional(v.literal('1')) });
 
@@ -23,10 +25,10 @@ export function recordsRoutes(context: Context): Router {
   /** A file beside the records, so that it can take their place in one step. */
   const beside = (end: string): string => `${databasePath}.${randomUUID()}.${end}`;
 
-  router.get('/backups', (_request, response) => void response.json(backups.state()));
+  router.get('/backups', (_request, response) => answer(response, Backups, backups.state()));
 
   router.post('/backups', async (_request, response) => {
-    response.status(201).json(await backups.make('asked'));
+    answer(response, Backup, await backups.make('asked'), 201);
   });
 
   router.delete('/backups/:name', (request, response) => {
@@ -35,7 +37,7 @@ export function recordsRoutes(context: Context): Router {
     response.status(204).end();
   });
 
-  /** Takes the records of a copy; what was there is kept as a copy first. */
+  /** Takes the records of a copy; what was there is saved as a backup first. */
   router.post('/backups/:name/restore', async (request, response) => {
     context.turnstile.standAside(request);
     const file = backups.fileOf(param(request, 'name'));
@@ -49,7 +51,7 @@ export function recordsRoutes(context: Context): Router {
         detail: basename(file),
         who: askerOf(request).name,
       });
-      response.json({ before: before.name });
+      answer(response, Restored, { before: before.name });
     } finally {
       rmSync(candidate, { force: true });
     }
@@ -86,7 +88,7 @@ export function recordsRoutes(context: Context): Router {
         detail: 'a household file',
         who: askerOf(request).name,
       });
-      response.status(201).json({ counts, leftOut, before: before.name });
+      answer(response, Imported, { counts, leftOut, before: before.name }, 201);
     } finally {
       for (const one of [file, candidate, `${candidate}-wal`, `${candidate}-shm`]) {
         rmSync(one, { force: true });
@@ -106,7 +108,7 @@ async function* after(first: string, rest: AsyncIterable<string>): AsyncGenerato
 function refuseUnusable(error: unknown): never {
   const isGone = (error as { code?: string }).code === 'ENOENT';
   if (isGone || error instanceof UnusableDatabase) {
-    throw new Problem(422, 'This copy cannot be used: it is damaged, or of a newer Gumo.');
+    throw new Problem(422, 'This backup cannot be used: it is damaged, or from a newer Gumo.');
   }
   throw error;
 }

@@ -1,3 +1,4 @@
+import { RowBatch } from '@gumo/core/contract';
 import { type Change, Version } from '@gumo/core/vocabulary';
 import type { Router } from 'express';
 import * as v from 'valibot';
@@ -6,7 +7,6 @@ import { checked, notFound, outdated, wrongField } from '../problems.js';
 import { type Context, param } from './context.js';
 
 const VersionQuery = v.object({ version: v.pipe(v.string(), v.transform(Number), Version) });
-const MOST_AT_ONCE = 500;
 
 /** What a table of versioned rows needs to be read and written over HTTP. */
 export interface RowsRoutes<T extends Versioned> {
@@ -41,16 +41,7 @@ export function addRows<T extends Versioned>(
   });
 
   router.post(`${base}/batch`, (request, response) => {
-    const { rows: many } = checked(
-      v.object({
-        rows: v.pipe(
-          v.array(schema, 'must be a list'),
-          v.minLength(1, 'must not be empty'),
-          v.maxLength(MOST_AT_ONCE, `must have at most ${MOST_AT_ONCE} entries`),
-        ),
-      }),
-      request.body,
-    );
+    const { rows: many } = checked(RowBatch(schema), request.body);
     many.forEach((row) => check?.(row));
     response.status(201).json(context.store.atomically(() => many.map((row) => rows.add(row))));
     tell();

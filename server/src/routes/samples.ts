@@ -1,9 +1,11 @@
+import { SampleLines } from '@gumo/core/contract';
 import { SampleLine, WorkSample, holdsMore } from '@gumo/core/vocabulary';
 import { Router } from 'express';
 import * as v from 'valibot';
 import { checked, notFound, wrongField } from '../problems.js';
 import { type Context, checkDay, childOf, param } from './context.js';
-import { activityIn } from './cupboard.js';
+import { activityIn } from './materials.js';
+import { answer } from './answer.js';
 
 const VersionQuery = v.object({ version: v.pipe(v.string(), v.transform(Number), v.integer()) });
 
@@ -15,7 +17,7 @@ export function samplesRoutes(context: Context): Router {
     changes.tell({ what: 'samples', childIds: [childId], day: null });
 
   router.get('/of/:id', (request, response) => {
-    response.json(store.samples.ofChild(childOf(context, request).id));
+    answer(response, SampleLines, store.samples.ofChild(childOf(context, request).id));
   });
 
   router.get('/:id/picture.jpg', (request, response) => {
@@ -34,7 +36,7 @@ export function samplesRoutes(context: Context): Router {
     const more = holdsMore(Buffer.from(sample.image, 'base64'));
     if (more === null) throw wrongField('image', 'is no whole JPEG picture');
     if (more) throw wrongField('image', 'holds more than a picture, such as where it was taken');
-    response.status(201).json(checked(SampleLine, store.samples.add(sample)));
+    answer(response, SampleLine, checked(SampleLine, store.samples.add(sample)), 201);
     tell(sample.childId);
   });
 

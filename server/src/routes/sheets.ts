@@ -1,3 +1,4 @@
+import { ProposedSheets } from '@gumo/core/contract';
 import {
   PrintItem,
   type Sheet,
@@ -12,15 +13,16 @@ import {
   svgOf,
   usualWish,
 } from '@gumo/core/sheets';
-import { ORDINARY, PRINTED } from '@gumo/core/things';
+import { ORDINARY, PRINTED } from '@gumo/core/materials';
 import { type Child, Day, Id, type Use, addDays } from '@gumo/core/vocabulary';
 import { type Request, Router } from 'express';
 import * as v from 'valibot';
 import { Problem, checked, notFound, wrongField } from '../problems.js';
 import { type Context, param } from './context.js';
-import { activityIn, needsFor } from './cupboard.js';
+import { activityIn, needsFor } from './materials.js';
 import { addRows } from './rows.js';
 import { sendPdf } from './send-pdf.js';
+import { answer } from './answer.js';
 
 const number = v.optional(v.pipe(v.string(), v.transform(Number)));
 const words = v.optional(v.string());
@@ -33,7 +35,7 @@ const yes = v.optional(
 const Asked = v.object({
   low: number,
   high: number,
-  thingMm: number,
+  materialMm: number,
   count: number,
   seed: number,
   paper: words,
@@ -61,7 +63,7 @@ const Span = v.object({
   ),
 });
 
-/** Things that lie in the cells of a mat. */
+/** Things that are in the cells of a mat. */
 const LAID: ReadonlySet<Use> = new Set(['counter', 'loose', 'cube']);
 
 /** Sheets in true size, for any printer: as PDF, or one page as SVG; alone, or those collected. */
@@ -112,7 +114,7 @@ export function sheetsRoutes(context: Context): Router {
       const found = findSheet(kind);
       return found ? [made(found, { ...wish, owner: nameOf(childId) })] : [];
     });
-    if (sheets.length === 0) throw new Problem(422, 'Nothing is collected to be printed yet.');
+    if (sheets.length === 0) throw new Problem(422, 'The print list is empty.');
     await sendPdf(response, printer, 'tray', sheets);
   });
 
@@ -141,16 +143,16 @@ export function sheetsRoutes(context: Context): Router {
         .ofDay(day)
         .filter((entry) => entry.state === 'planned' || entry.state === 'begun')
         .flatMap((entry) => {
-          const here = entry.takers.filter(({ childId }) => !away.includes(childId));
+          const here = entry.participants.filter(({ childId }) => !away.includes(childId));
           const children = here.flatMap(({ childId }) => store.children.find(childId) ?? []);
-          const lines = needsFor(store, [{ ...entry, takers: here }], () => children);
+          const lines = needsFor(store, [{ ...entry, participants: here }], () => children);
           const onPaper = lines.filter(
             ({ use }) => PRINTED.includes(use) && !ORDINARY.includes(use),
           );
-          const isAtHand = onPaper.every((line) => line.thing !== null && line.short === 0);
+          const isAtHand = onPaper.every((line) => line.material !== null && line.short === 0);
           if (onPaper.length > 0 && isAtHand) return [];
-          const [thing] = lines.flatMap((line) =>
-            line.thing && LAID.has(line.use) ? (acrossOf(line.thing.shape) ?? []) : [],
+          const [material] = lines.flatMap((line) =>
+            line.material && LAID.has(line.use) ? (acrossOf(line.material.shape) ?? []) : [],
           );
           return proposedFor(entry.activityId, here).map(({ kind, childId, low, high }) => ({
             kind,
@@ -163,8 +165,8 @@ export function sheetsRoutes(context: Context): Router {
               look: findSheet(kind)?.looks[0]?.[0] ?? '',
               low,
               high,
-              ...(thing !== undefined && findSheet(kind)?.asks.includes('thing')
-                ? { thingMm: thing }
+              ...(material !== undefined && findSheet(kind)?.asks.includes('material')
+                ? { materialMm: material }
                 : {}),
               picture: pictureOf(children, childId),
             },
@@ -180,7 +182,7 @@ export function sheetsRoutes(context: Context): Router {
         widest.set(key, known ? { ...one, day: known.day } : one);
       }
     }
-    response.json([...widest.values()]);
+    answer(response, ProposedSheets, [...widest.values()]);
   });
 
   router.get('/:kind.pdf', async (request, response) => {

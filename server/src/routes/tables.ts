@@ -1,14 +1,19 @@
+import { MaterialsTable } from '@gumo/core/contract';
 import { randomUUID } from 'node:crypto';
 import { rmSync, statSync } from 'node:fs';
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { conclude } from '@gumo/core/evidence';
-import { THING_COLUMNS, type ThingColumn, thingOfRow, thingRow } from '@gumo/core/exchange';
+import {
+  MATERIAL_COLUMNS,
+  type MaterialColumn,
+  materialOfRow,
+  materialRow,
+} from '@gumo/core/exchange';
 import { GOALS, SKILLS, skillOf } from '@gumo/core/skills';
-import { type Thing, speaksOf } from '@gumo/core/vocabulary';
+import { type Material, speaksOf } from '@gumo/core/vocabulary';
 import express, { Router } from 'express';
 import Papa from 'papaparse';
-import * as v from 'valibot';
 import { csvOf, plainCell, sentTable, tryLines } from '../keeping/tables.js';
 import type { TriesSaid, TriesWork } from '../keeping/tries-worker.js';
 import { type SaidWrong, wordsOf } from '../keeping/words-of.js';
@@ -23,24 +28,22 @@ const PROGRESS_COLUMNS = [
   'skill',
   'title',
   'strand',
-  'standing',
+  'status',
   'computed',
   'tries',
-  'on own',
+  'on their own',
   'days',
   'last seen',
   'due',
 ];
-const text = v.pipe(v.string('must be text'), v.nonEmpty('must not be empty'));
-const Things = v.object({ text, dry: v.boolean('must be true or false') });
 
-interface ThingSaid {
+interface MaterialSaid {
   readonly row: number;
   readonly what: 'new' | 'changed' | 'known' | 'refused';
   readonly words: string;
 }
 
-/** Tries, progress, cupboard and skill map as tables that any other program reads, and back. */
+/** Tries, progress, materials and skill map as tables that any other program reads, and back. */
 export function tablesRoutes(context: Context): Router {
   const { store, progress, changes } = context;
   const router = Router();
@@ -48,7 +51,7 @@ export function tablesRoutes(context: Context): Router {
   router.get('/observations.csv', async (request, response) => {
     noteDone(context, request, 'exported', 'observations.csv');
     response.type('text/csv').attachment('gumo-observations.csv');
-    await pipeline(Readable.from(tryLines(store, store.facts.allStanding())), response);
+    await pipeline(Readable.from(tryLines(store, store.facts.allValid())), response);
   });
 
   router.get('/progress.csv', (request, response) => {
@@ -59,10 +62,10 @@ export function tablesRoutes(context: Context): Router {
         skill: view.skillId,
         title: skillOf(view.skillId).title,
         strand: skillOf(view.skillId).strand,
-        standing: view.standing,
+        status: view.status,
         computed: view.computed ?? '',
         tries: view.scored,
-        'on own': view.own,
+        'on their own': view.own,
         days: view.days,
         'last seen': view.lastSeen ?? '',
         due: view.due ?? '',
@@ -72,9 +75,9 @@ export function tablesRoutes(context: Context): Router {
     response.type('text/csv').attachment('gumo-progress.csv').send(csvOf(PROGRESS_COLUMNS, rows));
   });
 
-  router.get('/cupboard.csv', (_request, response) => {
-    const rows = store.things.all().map(thingRow);
-    response.type('text/csv').attachment('gumo-cupboard.csv').send(csvOf(THING_COLUMNS, rows));
+  router.get('/materials.csv', (_request, response) => {
+    const rows = store.materials.all().map(materialRow);
+    response.type('text/csv').attachment('gumo-materials.csv').send(csvOf(MATERIAL_COLUMNS, rows));
   });
 
   /** The skill map with what it is built on, and the published goals that it matches. */
@@ -109,46 +112,48 @@ export function tablesRoutes(context: Context): Router {
 
   const json = express.json({ limit: LIMIT });
 
-  /** The same for the cupboard: a row with the id or the name of a thing changes that one. */
-  router.post('/cupboard', json, (request, response) => {
-    const { text: table, dry } = checked(Things, request.body);
+  /** The same for the household: a row with the id or the name of a thing changes that one. */
+  router.post('/materials', json, (request, response) => {
+    const { text: table, dry } = checked(MaterialsTable, request.body);
     const parsed = Papa.parse<Record<string, string>>(table.replace(/^\uFEFF/, ''), {
       header: true,
       skipEmptyLines: true,
     });
     if (!parsed.meta.fields?.includes('name')) {
-      throw new Problem(400, 'The table of the cupboard needs a column “name”.', [
+      throw new Problem(400, 'The table of materials needs a column “name”.', [
         { field: 'text', message: 'must have a column “name”' },
       ]);
     }
-    const here = store.things.all();
-    const rows: ThingSaid[] = [];
-    const changed: ((Thing & { readonly isNew: boolean }) | null)[] = parsed.data.map((data, i) => {
-      const row = i + 2;
-      const cells = (column: ThingColumn): string => plainCell(data[column] ?? '').trim();
-      const read = thingOfRow(cells, randomUUID());
-      if ('message' in read) {
-        rows.push({ row, what: 'refused', words: `${read.column}: ${read.message}` });
-        return null;
-      }
-      const known =
-        here.find((one) => one.id === read.id) ?? here.find((one) => one.name === read.name);
-      const next = known ? { ...read, id: known.id, version: known.version } : read;
-      const same = known !== undefined && JSON.stringify(known) === JSON.stringify(next);
-      rows.push({ row, what: same ? 'known' : known ? 'changed' : 'new', words: next.name });
-      return same ? null : { ...next, isNew: !known };
-    });
-    const things = changed.filter((one) => one !== null);
-    if (!dry && things.length > 0) {
+    const here = store.materials.all();
+    const rows: MaterialSaid[] = [];
+    const changed: ((Material & { readonly isNew: boolean }) | null)[] = parsed.data.map(
+      (data, i) => {
+        const row = i + 2;
+        const cells = (column: MaterialColumn): string => plainCell(data[column] ?? '').trim();
+        const read = materialOfRow(cells, randomUUID());
+        if ('message' in read) {
+          rows.push({ row, what: 'refused', words: `${read.column}: ${read.message}` });
+          return null;
+        }
+        const known =
+          here.find((one) => one.id === read.id) ?? here.find((one) => one.name === read.name);
+        const next = known ? { ...read, id: known.id, version: known.version } : read;
+        const same = known !== undefined && JSON.stringify(known) === JSON.stringify(next);
+        rows.push({ row, what: same ? 'known' : known ? 'changed' : 'new', words: next.name });
+        return same ? null : { ...next, isNew: !known };
+      },
+    );
+    const materials = changed.filter((one) => one !== null);
+    if (!dry && materials.length > 0) {
       store.atomically(() =>
-        things.forEach(({ isNew, ...thing }) => {
-          if (isNew) store.things.add(thing);
-          else store.things.replace(thing);
+        materials.forEach(({ isNew, ...material }) => {
+          if (isNew) store.materials.add(material);
+          else store.materials.replace(material);
         }),
       );
-      changes.tell({ what: 'things', childIds: [], day: null });
+      changes.tell({ what: 'materials', childIds: [], day: null });
     }
-    const many = (what: ThingSaid['what']): number =>
+    const many = (what: MaterialSaid['what']): number =>
       rows.filter((one) => one.what === what).length;
     response.status(dry ? 200 : 201).json({
       added: many('new'),

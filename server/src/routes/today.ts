@@ -1,3 +1,4 @@
+import { DayPlanned, DayPlanning, LeftAnswer, NowAnswer } from '@gumo/core/contract';
 import {
   type Card,
   cardOf,
@@ -10,7 +11,7 @@ import {
   shortReason,
   termsOn,
 } from '@gumo/core/planning';
-import { ClockTime, Day, type PlanEntry, addDays, mondayOf } from '@gumo/core/vocabulary';
+import { ClockTime, Day, PlanEntry, addDays, mondayOf } from '@gumo/core/vocabulary';
 import { Router } from 'express';
 import * as v from 'valibot';
 import { refuseDanger } from '../planning/cautions.js';
@@ -19,8 +20,8 @@ import { refuse } from '../planning/week-plans.js';
 import { checked, notFound } from '../problems.js';
 import { weekOf } from '../week.js';
 import { type Context, param } from './context.js';
+import { answer } from './answer.js';
 
-const Again = v.object({ now: v.optional(ClockTime) });
 const Minutes = v.pipe(
   v.string(),
   v.transform(Number),
@@ -44,7 +45,7 @@ export function todayRoutes(context: Context): Router {
   /** Plans the rest of a day again around what is pinned, begun or done. */
   router.post('/:day/plan', async (request, response) => {
     const day = checked(Day, param(request, 'day'));
-    const { now = null } = checked(Again, request.body);
+    const { now = null } = checked(DayPlanning, request.body);
     const build = () => forDay(weekOf(context, mondayOf(day), now), day);
     const week = build();
     refuse(week, day);
@@ -52,7 +53,7 @@ export function todayRoutes(context: Context): Router {
     keepPlan(context, week, build(), found, day);
     const d = week.model.days.findIndex((one) => one.day === day);
     const cards = chosenCards(week.model, found.cards).filter((card) => card.day === d);
-    response.json({ cards: cards.length, notes: checkWeek(week, day).notes });
+    answer(response, DayPlanned, { cards: cards.length, notes: checkWeek(week, day).notes });
   });
 
   /** Three things for the next few minutes, with those who are here. */
@@ -69,7 +70,7 @@ export function todayRoutes(context: Context): Router {
     const given = cardsIn(['begun', 'done']);
     const planned = cardsIn(['planned']).filter((card) => card.day === d);
     const found = inFiveMinutes(week.model, given, planned, { day: d, now, minutes });
-    response.json({
+    answer(response, NowAnswer, {
       moment: moment ? { id: moment.id, name: moment.name } : null,
       offers: found.map((offer, i) => ({
         entry: entryOf(week, offer, `00000000-0000-4000-8000-00000000000${i}`),
@@ -85,7 +86,9 @@ export function todayRoutes(context: Context): Router {
     const today = store.plan.ofDay(day);
     const again = (activityId: string): boolean =>
       today.some((entry) => entry.activityId === activityId && entry.state !== 'left');
-    response.json(
+    answer(
+      response,
+      LeftAnswer,
       [...before, day]
         .flatMap((one) => store.plan.ofDay(one))
         .filter((entry) => entry.state === 'left' || (entry.state === 'planned' && entry.day < day))
@@ -98,7 +101,7 @@ export function todayRoutes(context: Context): Router {
     const day = checked(Day, param(request, 'day'));
     const entry = store.plan.find(param(request, 'id'));
     if (!entry) throw notFound('plan entry');
-    const week = weekOf(context, mondayOf(day), checked(Again, request.body).now ?? null);
+    const week = weekOf(context, mondayOf(day), checked(DayPlanning, request.body).now ?? null);
     const card = cardOf(week, { ...entry, day });
     const [fit] = card ? termsOn(week.model, card.activity, card.day).moments : [];
     const [any] = week.model.activities[card?.activity ?? -1]?.moments ?? [];
@@ -106,7 +109,7 @@ export function todayRoutes(context: Context): Router {
     const momentId = week.model.moments[moment ?? -1]?.id ?? entry.momentId;
     const next: PlanEntry = { ...entry, day, momentId, state: 'planned', pinned: true };
     refuseDanger(context, next);
-    response.json(store.plan.replace(next));
+    answer(response, PlanEntry, store.plan.replace(next));
     context.changes.tell({ what: 'plan', childIds: [], day: null });
   });
 

@@ -1,8 +1,19 @@
 import { randomUUID } from 'node:crypto';
 import {
+  ActivityBan,
+  AwayMark,
+  CardMove,
+  CardSwap,
+  CardWhy,
+  Copied,
+  MovedCard,
+  PlanJob,
+  WeekAnswer,
+  WeekPlanning,
+} from '@gumo/core/contract';
+import {
   type Card,
   type PlannedWeek,
-  STEPS,
   alternativesTo,
   cardOf,
   changedWords,
@@ -20,46 +31,26 @@ import {
 } from '@gumo/core/planning';
 import {
   ClockTime,
-  Day,
-  type PlanEntry,
-  Slug,
-  Id,
+  type Day,
+  PlanEntry,
   Version,
   WeekSheet,
   addDays,
   weekdayNumber,
   closureOn,
 } from '@gumo/core/vocabulary';
-import type { NeedLine } from '@gumo/core/things';
+import type { NeedLine } from '@gumo/core/materials';
 import { Router } from 'express';
 import * as v from 'valibot';
 import type { WeekPlans } from '../planning/week-plans.js';
 import { Problem, checked, notFound, outdated, wrongField } from '../problems.js';
 import { weekOf } from '../week.js';
 import { type Context, param } from './context.js';
-import { cautionsFor, needsFor } from './cupboard.js';
+import { cautionsFor, needsFor } from './materials.js';
+import { answer } from './answer.js';
 
 const Monday = WeekSheet.entries.from;
 const At = v.object({ now: v.optional(ClockTime) });
-const Begin = v.object({
-  now: v.optional(ClockTime),
-  /** Steps of the search; fewer are sooner done and not quite as good. */
-  steps: v.optional(
-    v.pipe(
-      v.number('must be a number'),
-      v.integer('must be a whole number'),
-      v.minValue(0, 'must be 0 or more'),
-      v.maxValue(10 * STEPS, `must be at most ${10 * STEPS}`),
-    ),
-  ),
-});
-const Move = v.object({ version: Version, day: Day });
-const Swap = v.object({
-  version: Version,
-  activityId: v.optional(v.union([Slug, Id], 'must be the id of an activity')),
-});
-const Away = v.object({ day: Day, childId: Id, away: v.boolean('must be true or false') });
-const Ban = v.object({ activityId: v.union([Slug, Id], 'must be the id of an activity') });
 const DAYS = 7;
 
 /** Weeks: the board with its days, how good it is, and what can be done with a card. */
@@ -72,7 +63,7 @@ export function weeksRoutes(context: Context, plans: WeekPlans): Router {
 
   router.get('/:from', (request, response) => {
     const { now = null } = checked(At, request.query);
-    response.json(boardOf(context, weekOf(context, fromOf(request), now)));
+    answer(response, WeekAnswer, boardOf(context, weekOf(context, fromOf(request), now)));
   });
 
   /** Closed days, activities left out, places left empty; what a plan is worth is not for writing. */
@@ -82,14 +73,14 @@ export function weeksRoutes(context: Context, plans: WeekPlans): Router {
       throw wrongField('from', 'is not the one in the address');
     }
     const { worth } = store.weeks.find(sheet.from);
-    response.json(store.weeks.put({ ...sheet, worth }));
+    answer(response, WeekSheet, store.weeks.put({ ...sheet, worth }));
     tell(null);
   });
 
   router.post('/:from/plan', (request, response) => {
-    const { now = null, steps } = checked(Begin, request.body);
+    const { now = null, steps } = checked(WeekPlanning, request.body);
     const job = plans.begin(fromOf(request), now, steps);
-    response.status(202).json({ id: job.id, of: job.of });
+    answer(response, PlanJob, { id: job.id, of: job.of }, 202);
   });
 
   /** Last week's cards once more, where they may stand and nothing else does. */
@@ -103,7 +94,7 @@ export function weeksRoutes(context: Context, plans: WeekPlans): Router {
     const left: string[] = [];
     let count = 0;
     const week = weekOf(context, from);
-    const standing = cardsOf(week);
+    const status = cardsOf(week);
     store.atomically(() => {
       for (const entry of copied) {
         const fresh: PlanEntry = {
@@ -115,20 +106,22 @@ export function weeksRoutes(context: Context, plans: WeekPlans): Router {
           version: 1,
         };
         const away = store.days.find(fresh.day).away;
-        const takers = fresh.takers.filter((taker) => !away.includes(taker.childId));
-        const card = takers.length > 0 ? cardOf(week, { ...fresh, takers }) : null;
-        const broken = card ? violationsOf(week.model, card, standing) : [];
+        const participants = fresh.participants.filter(
+          (participant) => !away.includes(participant.childId),
+        );
+        const card = participants.length > 0 ? cardOf(week, { ...fresh, participants }) : null;
+        const broken = card ? violationsOf(week.model, card, status) : [];
         if (!card || broken.length > 0) {
           const why = broken[0]?.sentence ?? 'Nobody who would take part is here, or it is gone.';
           if (!left.includes(why)) left.push(why);
           continue;
         }
         store.plan.add({ ...entryOf(week, card, fresh.id), with: fresh.with });
-        standing.push(card);
+        status.push(card);
         count++;
       }
     });
-    response.json({ copied: count, left });
+    answer(response, Copied, { copied: count, left });
     tell(null);
   });
 
@@ -139,15 +132,18 @@ export function weeksRoutes(context: Context, plans: WeekPlans): Router {
     const { entry, others } = found;
     const card = presentCard(week, entry) ?? found.card;
     const isInvitation = entry.invitation === true;
-    response.json({
+    answer(response, CardWhy, {
       ...(isInvitation ? { children: [], instead: '', also: [] } : reasonFor(week, card, others)),
       meanwhile: meanwhileWords(week, entry),
-      others: (isInvitation ? [] : alternativesTo(week.model, card, others)).map((other) => ({
-        activityId: week.model.activities[other.activity]?.id,
-        title: week.model.activities[other.activity]?.title,
-        childIds: other.focus.map(({ child }) => week.model.children[child]?.id),
-        words: shareWords(other.share),
-      })),
+      others: (isInvitation ? [] : alternativesTo(week.model, card, others)).flatMap((other) => {
+        const activity = week.model.activities[other.activity];
+        const { share, focus } = other;
+        const childIds = focus.flatMap(({ child }) => week.model.children[child]?.id ?? []);
+        if (!activity) return [];
+        return [
+          { activityId: activity.id, title: activity.title, childIds, words: shareWords(share) },
+        ];
+      }),
       broken: isInvitation ? [] : violationsOf(week.model, card, others).map((one) => one.sentence),
       needs: needsFor(store, [entry], () => week.facts.children.map((one) => one.child)).map(
         needWords,
@@ -157,7 +153,7 @@ export function weeksRoutes(context: Context, plans: WeekPlans): Router {
 
   /** Puts the next best card in the place of this one, or the one that is named. */
   router.post('/:from/cards/:id/swap', (request, response) => {
-    const { version, activityId } = checked(Swap, request.body);
+    const { version, activityId } = checked(CardSwap, request.body);
     const week = weekOf(context, fromOf(request));
     const { entry, card, others } = cardIn(week, param(request, 'id'), version);
     const offers = alternativesTo(
@@ -175,13 +171,13 @@ export function weeksRoutes(context: Context, plans: WeekPlans): Router {
       store.plan.remove(entry.id);
       store.plan.add(next);
     });
-    response.json(next);
+    answer(response, PlanEntry, next);
     tell(entry.day);
   });
 
   /** Who is away on a day of the week. */
   router.post('/:from/away', (request, response) => {
-    const { day, childId, away } = checked(Away, request.body);
+    const { day, childId, away } = checked(AwayMark, request.body);
     if (!store.children.find(childId)) throw wrongField('childId', 'is not a child here');
     const sheet = store.days.find(day);
     const others = sheet.away.filter((one) => one !== childId);
@@ -195,7 +191,7 @@ export function weeksRoutes(context: Context, plans: WeekPlans): Router {
     const { version } = checked(v.object({ version: Version }), request.body);
     const week = weekOf(context, fromOf(request));
     const { entry, card } = cardIn(week, param(request, 'id'), version);
-    const band = week.model.activities[card.activity]?.band ?? 'woven';
+    const band = week.model.activities[card.activity]?.band ?? 'anytime';
     const { sheet } = week.facts;
     store.atomically(() => {
       store.plan.remove(entry.id);
@@ -208,7 +204,7 @@ export function weeksRoutes(context: Context, plans: WeekPlans): Router {
 
   /** Takes an activity out of the week, with its cards that were not begun. */
   router.post('/:from/ban', (request, response) => {
-    const { activityId } = checked(Ban, request.body);
+    const { activityId } = checked(ActivityBan, request.body);
     const { sheet, entries, activities } = weekOf(context, fromOf(request)).facts;
     if (!activities.some((one) => one.id === activityId)) {
       throw wrongField('activityId', 'is not an activity here');
@@ -228,7 +224,7 @@ export function weeksRoutes(context: Context, plans: WeekPlans): Router {
 
   /** Moves a card to another day. A limit may be passed, and is named; a caution may not. */
   router.post('/:from/cards/:id/move', (request, response) => {
-    const { version, day } = checked(Move, request.body);
+    const { version, day } = checked(CardMove, request.body);
     const week = weekOf(context, fromOf(request));
     const { entry, card, others } = cardIn(week, param(request, 'id'), version);
     const d = week.model.days.findIndex((one) => one.day === day);
@@ -251,11 +247,11 @@ export function weeksRoutes(context: Context, plans: WeekPlans): Router {
       ...entry,
       day,
       momentId: week.model.moments[moment]?.id ?? entry.momentId,
-      takers: entry.takers.filter((taker) => kept.has(taker.childId)),
+      participants: entry.participants.filter((participant) => kept.has(participant.childId)),
       pinned: true,
     });
     const gone = card.focus.length - focus.length;
-    response.json({
+    answer(response, MovedCard, {
       entry: next,
       notes: [
         ...(gone > 0
@@ -271,8 +267,10 @@ export function weeksRoutes(context: Context, plans: WeekPlans): Router {
 }
 
 /** "30 like counters: wooden bobbins, box 1". */
-const needWords = ({ count, words, thing, short }: NeedLine): string => {
-  const place = thing ? `: ${[thing.name, thing.box].filter((one) => one !== '').join(', ')}` : '';
+const needWords = ({ count, words, material, short }: NeedLine): string => {
+  const place = material
+    ? `: ${[material.name, material.box].filter((one) => one !== '').join(', ')}`
+    : '';
   return `${count} ${words}${place}${short > 0 ? ` (${short} short)` : ''}`;
 };
 

@@ -7,7 +7,7 @@ import {
   bingoBoards,
   cellFor,
   FACES,
-  clipChoices,
+  clipPreferences,
   coinsFor,
   crowdOf,
   findSheet,
@@ -99,20 +99,20 @@ describe('sheets', () => {
   it('give a frame the cells that its things need, turned or tiled where it must be', async () => {
     expect([cellFor(25), cellFor(38), cellFor(10)]).toEqual([30, 45.6, 14]);
     const frame = findSheet('ten-frame')!;
-    for (const [thingMm, width, height] of [
+    for (const [materialMm, width, height] of [
       [25, 150, 60],
       [38, 228, 91.2],
     ] as const) {
       for (const paper of ['a4', 'letter'] as Paper[]) {
-        const { pages } = await readPdf(await fileOf(frame, { ...usualWish(), paper, thingMm }));
+        const { pages } = await readPdf(await fileOf(frame, { ...usualWish(), paper, materialMm }));
         expect(pages.length).toBe(1);
         const [page] = pages;
-        expect(page!.width > page!.height).toBe(thingMm === 38);
+        expect(page!.width > page!.height).toBe(materialMm === 38);
         const outline = page!.drawn.find(
           (one) => Math.abs(one.w - width) < TENTH_MM && Math.abs(one.h - height) < TENTH_MM,
         )!;
-        expect(outline).withContext(`${thingMm} on ${paper}`).toBeDefined();
-        const cell = cellFor(thingMm);
+        expect(outline).withContext(`${materialMm} on ${paper}`).toBeDefined();
+        const cell = cellFor(materialMm);
         const inner = page!.drawn
           .filter((one) => one.w < 0.01 && Math.abs(one.h - height) < TENTH_MM)
           .map((one) => one.x - outline.x)
@@ -122,9 +122,9 @@ describe('sheets', () => {
         }
       }
     }
-    const large = await readPdf(await fileOf(frame, { ...usualWish(), thingMm: 60 }));
+    const large = await readPdf(await fileOf(frame, { ...usualWish(), materialMm: 60 }));
     expect(large.pages.length).toBe(2);
-    expect(() => frame.make({ ...usualWish(), thingMm: 120 })).toThrowError(RangeError);
+    expect(() => frame.make({ ...usualWish(), materialMm: 120 })).toThrowError(RangeError);
   });
 
   it('are the same file from the same seed, and another from another', async () => {
@@ -167,7 +167,7 @@ describe('sheets', () => {
       ['crowd', { low: 4, high: 5 }],
       ['tracing', { low: 20, high: 30 }],
       ['step-strips', { high: 6, look: '5' }],
-      ['dice-net', { thingMm: 100 }],
+      ['dice-net', { materialMm: 100 }],
     ];
     for (const [id, more] of cases) {
       expect(() => findSheet(id)!.make({ ...usualWish(), ...more }))
@@ -244,7 +244,7 @@ describe('sheets', () => {
     for (let seed = 0; seed < 300; seed++) {
       const random = seeded(seed);
       for (let n = 0; n <= 20; n++) {
-        const choices = clipChoices(n, random);
+        const choices = clipPreferences(n, random);
         expect(new Set(choices).size).toBe(3);
         expect(choices.filter((one) => one === n).length).toBe(1);
         expect(choices.every((one) => one >= 0)).toBeTrue();

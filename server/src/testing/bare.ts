@@ -3,7 +3,7 @@ import { createServer } from 'node:http';
 import type { Database } from 'better-sqlite3';
 import { pino } from 'pino';
 import { openAccess } from '../access/access.js';
-import { cameBy } from '../access/door.js';
+import { markListener } from '../access/listener.js';
 import { createApp } from '../app.js';
 import { type Changes, makeChanges } from '../changes.js';
 import { openDatabase } from '../database/open.js';
@@ -64,7 +64,7 @@ export async function bareApi(path: string): Promise<{
   const { db, context } = bareContext(path);
   const app = createApp({ context, log: pino({ level: 'silent' }), webFolder: null });
   const server = createServer((request, response) => {
-    cameBy(request, 'home');
+    markListener(request, 'home');
     app(request, response);
   });
   await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));

@@ -1,15 +1,15 @@
 import { readFileSync } from 'node:fs';
 import { LIBRARY } from '@gumo/core/activities';
-import { type Fact, foldAll } from '@gumo/core/evidence';
+import { type Fact, replay } from '@gumo/core/evidence';
 import { type Random, seeded } from '@gumo/core/numbers';
 import { PACE_STEPS, type PlannedWeek, weekModel } from '@gumo/core/planning';
 import { SKILLS, STRANDS } from '@gumo/core/skills';
-import { needKey } from '@gumo/core/things';
+import { needKey } from '@gumo/core/materials';
 import {
   type Child,
   type Household,
-  type OwnWord,
-  type Thing,
+  type EducatorOverride,
+  type Material,
   addDays,
   newWeek,
 } from '@gumo/core/vocabulary';
@@ -22,8 +22,8 @@ export interface LibraryWeekWishes {
   readonly seed: number;
   readonly children: number;
   readonly attendance: (typeof ATTENDANCE)[number];
-  /** What the house has: the demo's cupboard, everything that is ever needed, or ten things of it. */
-  readonly things?: 'demo' | 'everything' | 'ten';
+  /** What the house has: the demo's materials, everything that is ever needed, or ten things of it. */
+  readonly materials?: 'demo' | 'everything' | 'ten';
 }
 
 const MONDAY = '2026-03-16';
@@ -40,23 +40,23 @@ const FROM_AGE: Partial<Record<(typeof STRANDS)[number], number>> = {
 };
 /** Weeks of tries that a child brings along. */
 const WEEKS = 8;
-const CHILDREN_OF_THE_CUPBOARD = 6;
+const CHILDREN_OF_THE_MATERIALS = 6;
 const TEN = 10;
 
 /**
  * A week as a household would have it: invented children somewhere on the map with some weeks of
- * tries, the built-in activities, and the demo's cupboard.
+ * tries, the built-in activities, and the demo's materials.
  */
 export function libraryWeek({
   seed,
   children: count,
   attendance,
-  things: has = 'demo',
+  materials: has = 'demo',
 }: LibraryWeekWishes): PlannedWeek {
   const random = seeded(seed * 7919);
-  const { household, things } = JSON.parse(readFileSync(DEMO, 'utf8')) as {
+  const { household, materials: demo } = JSON.parse(readFileSync(DEMO, 'utf8')) as {
     household: Household;
-    things: Thing[];
+    materials: Material[];
   };
   const days = Array.from({ length: 5 }, (_, d) => addDays(MONDAY, d));
   const children = Array.from({ length: count }, (_, c) =>
@@ -68,19 +68,22 @@ export function libraryWeek({
       return attendance === 'simple' ? c % 3 === 0 && d > 2 : random() < 0.25;
     }),
   );
-  const more = Math.max(1, count / CHILDREN_OF_THE_CUPBOARD);
+  const more = Math.max(1, count / CHILDREN_OF_THE_MATERIALS);
   const had = LIBRARY.flatMap(({ needs }) => needs.map(needKey));
-  const cupboard = things.map((thing) => ({ ...thing, count: Math.round(thing.count * more) }));
+  const materials = demo.map((material) => ({
+    ...material,
+    count: Math.round(material.count * more),
+  }));
   return weekModel({
     household,
-    things: has === 'ten' ? cupboard.slice(0, TEN) : cupboard,
+    materials: has === 'ten' ? materials.slice(0, TEN) : materials,
     had: new Set(has === 'everything' ? had : []),
     sheet: newWeek(MONDAY),
     today: TODAY,
     now: null,
     children: children.map(({ child, facts }) => ({
       child,
-      state: foldAll(child.id, child.policy, facts),
+      state: replay(child.id, child.policy, facts),
       pace: {
         minutes: pick(random, PACE_STEPS),
         reason: '',
@@ -112,7 +115,7 @@ const madeId = (c: number, n: number): string =>
   `00000000-0000-4000-8${String(c).padStart(3, '0')}-${String(n).padStart(12, '0')}`;
 
 /** The educator's word that a child has a skill. */
-const aWord = (childId: string, skillId: string, id: string): OwnWord => ({
+const aWord = (childId: string, skillId: string, id: string): EducatorOverride => ({
   id,
   childId,
   skillId,
@@ -132,7 +135,7 @@ function childAt(random: Random, c: number, age: number): { child: Child; facts:
     birthDate: addDays(TODAY, -Math.round(age * 365.25)),
     cautions: { mouths: age < 3.3, allergies: [], note: '' },
     interests: [pick(random, ['snails', 'trains', 'kites', 'drums', 'knitting', 'soup'])],
-    policy: pick(random, ['middle', 'middle', 'secure-first', 'follow-lead']),
+    policy: pick(random, ['balanced', 'balanced', 'secure-first', 'follow-child']),
   });
   const facts: Fact[] = [];
   for (const strand of STRANDS) {
@@ -144,7 +147,7 @@ function childAt(random: Random, c: number, age: number): { child: Child; facts:
       const chance = 1 / (1 + Math.exp(-2.4 * (place - i) - 1.1));
       // What lies behind is known by the word of the educator, but for some of it.
       if (i < place - 2 && random() < 0.95) {
-        facts.push({ kind: 'word', word: aWord(id, skill.id, madeId(c, facts.length)) });
+        facts.push({ kind: 'override', override: aWord(id, skill.id, madeId(c, facts.length)) });
         return;
       }
       const times = i < place - 1 ? 6 : 1 + Math.floor(random() * 3);

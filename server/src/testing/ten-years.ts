@@ -2,9 +2,9 @@ import { isRight, padFor, recordFor } from '@gumo/core/pads';
 import { seeded } from '@gumo/core/numbers';
 import { type Question, questionForItem } from '@gumo/core/rounds';
 import { SKILLS } from '@gumo/core/skills';
-import { type Child, type Observation, type Sitting, addDays } from '@gumo/core/vocabulary';
+import { type Child, type Observation, type Session, addDays } from '@gumo/core/vocabulary';
 import type { Store } from '../database/store.js';
-import { aChild, aSitting, aTry } from './world.js';
+import { aChild, aSession, aTry } from './world.js';
 
 const SETTING = { languages: [{ tag: 'en', name: 'English' }] };
 const wrongTaps = new Map<string, ReturnType<typeof tapOf>>();
@@ -36,7 +36,7 @@ const uuid = (kind: number, n: number): string =>
   `${String(kind).padStart(8, '0')}-0000-4000-8000-${String(n).padStart(12, '0')}`;
 
 /**
- * Invented observations of one child, several sittings a day, all skills of the map, the same each time.
+ * Invented observations of one child, several sessions a day, all skills of the map, the same each time.
  * @param no tells the ids of one child's observations from those of another
  */
 export function* observations(
@@ -51,10 +51,10 @@ export function* observations(
   for (let n = 0; n < count; n++) {
     const day = addDays(first, Math.floor(n / aDay));
     const within = Math.floor(n % aDay);
-    // Eight tries a sitting, mostly of two skills; the child gets further over the years.
-    const sitting = Math.floor(n / 8);
+    // Eight tries a session, mostly of two skills; the child gets further over the years.
+    const session = Math.floor(n / 8);
     const reached = Math.min(SKILLS.length, 12 + Math.floor((n / count) * SKILLS.length));
-    const skill = SKILLS[(sitting * 7 + (n % 2) * 3) % reached]!;
+    const skill = SKILLS[(session * 7 + (n % 2) * 3) % reached]!;
     const item = skill.items[Math.floor(random() * skill.items.length)]!;
     const outcome = random() < 0.75 ? 'own' : random() < 0.5 ? 'help' : 'not-yet';
     const question = questionOf(skill.id, item.id);
@@ -62,7 +62,7 @@ export function* observations(
     const minute = String((within * 2) % 60).padStart(2, '0');
     yield aTry(childId, {
       id: uuid(no, n),
-      sittingId: uuid(no, 10_000_000 + sitting),
+      sessionId: uuid(no, 10_000_000 + session),
       activityId: question.right?.kind === 'count' ? 'handfuls' : 'count-together',
       skillId: skill.id,
       itemId: item.id,
@@ -105,17 +105,17 @@ export function fillTenYears(store: Store, count: number, last: string): void {
         archived: no <= CHILDREN - 6,
       });
       store.children.add(child);
-      let sitting: Sitting | null = null;
+      let session: Session | null = null;
       for (const one of observations(each, OPEN_DAYS * STAY_YEARS, child.id, first, no)) {
-        if (sitting?.id !== one.sittingId) {
-          sitting = aSitting(child.id, {
-            id: one.sittingId!,
+        if (session?.id !== one.sessionId) {
+          session = aSession(child.id, {
+            id: one.sessionId!,
             day: one.day,
             startedAt: one.at,
             endedAt: one.at,
             mood: 'calm',
           });
-          store.sittings.add(sitting);
+          store.sessions.add(session);
         }
         store.facts.addObservation(one);
       }

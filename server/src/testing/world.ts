@@ -3,7 +3,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import type { Child, Observation, Sitting } from '@gumo/core/vocabulary';
+import type { Child, Observation, Session } from '@gumo/core/vocabulary';
 import { aChild as anyChild, aTry as anyTry } from '@gumo/core/vocabulary/testing';
 import { pino } from 'pino';
 import { type Running, serve } from '../serve.js';
@@ -108,7 +108,7 @@ export const aTry = (childId: string, more: Partial<Observation> = {}): Observat
   anyTry({
     id: randomUUID(),
     childId,
-    sittingId: null,
+    sessionId: null,
     activityId: 'handfuls',
     at: `${TODAY}T09:00:00.000Z`,
     day: TODAY,
@@ -116,7 +116,7 @@ export const aTry = (childId: string, more: Partial<Observation> = {}): Observat
     ...more,
   });
 
-export const aSitting = (childId: string, more: Partial<Sitting> = {}): Sitting => ({
+export const aSession = (childId: string, more: Partial<Session> = {}): Session => ({
   id: randomUUID(),
   activityId: 'handfuls',
   planEntryId: null,
@@ -124,6 +124,6 @@ export const aSitting = (childId: string, more: Partial<Sitting> = {}): Sitting 
   startedAt: `${TODAY}T09:00:00.000Z`,
   endedAt: null,
   mood: null,
-  takers: [{ childId, top: 5 }],
+  participants: [{ childId, rangeMax: 5 }],
   ...more,
 });

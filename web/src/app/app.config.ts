@@ -1,4 +1,4 @@
-import { loadThings, thingsFeature } from './state/things';
+import { loadMaterials, materialsFeature } from './state/materials';
 import { type ApplicationConfig, isDevMode, provideZonelessChangeDetection } from '@angular/core';
 import { MAT_RIPPLE_GLOBAL_OPTIONS } from '@angular/material/core';
 import { provideRouter, withComponentInputBinding, withRouterConfig } from '@angular/router';
@@ -9,7 +9,7 @@ import { routes } from './app.routes';
 import * as changes from './state/changes';
 import { childrenFeature, loadChildren } from './state/children';
 import { dayFeature, keepSheet, loadDay } from './state/day';
-import { hold } from './state/holding';
+import { hold } from './state/prefetch';
 import { householdFeature, loadHousehold } from './state/household';
 import { outboxFeature } from './state/outbox';
 import { loadProgress, progressFeature } from './state/progress';
@@ -39,7 +39,7 @@ export const appConfig: ApplicationConfig = {
     provideState(progressFeature),
     provideState(outboxFeature),
     provideState(runFeature),
-    provideState(thingsFeature),
+    provideState(materialsFeature),
     provideState(weekFeature),
     provideEffects(changes, {
       loadHousehold,
@@ -49,7 +49,7 @@ export const appConfig: ApplicationConfig = {
       loadProgress,
       loadEvidence,
       loadLastTime,
-      loadThings,
+      loadMaterials,
       loadWeek,
       keepRun,
       hold,

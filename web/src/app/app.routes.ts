@@ -1,6 +1,6 @@
 import type { Routes } from '@angular/router';
 import { keepUnsaved } from './common/forms';
-import { keeperOnly } from './door/keeper-only';
+import { ownerOnly } from './door/owner-only';
 
 /** What a helper's device opens too. */
 const forAll: Routes = [
@@ -17,10 +17,10 @@ const forAll: Routes = [
   },
 ];
 
-const forKeepers: Routes = [
+const forOwners: Routes = [
   {
     path: 'today/end',
-    title: 'Day’s end · Gumo',
+    title: 'End of day · Gumo',
     loadComponent: () => import('./places/today/day-end').then((m) => m.DayEnd),
   },
   {
@@ -54,29 +54,29 @@ const forKeepers: Routes = [
     loadComponent: () => import('./places/activities/activity-page').then((m) => m.ActivityPage),
   },
   {
-    path: 'household',
-    title: 'Household · Gumo',
-    loadComponent: () => import('./places/household/household').then((m) => m.Household),
+    path: 'settings',
+    title: 'Settings · Gumo',
+    loadComponent: () => import('./places/settings/preferences').then((m) => m.Preferences),
   },
   {
-    path: 'household/day',
+    path: 'settings/day',
     title: 'The day · Gumo',
-    loadComponent: () => import('./places/household/household-day').then((m) => m.HouseholdDay),
+    loadComponent: () => import('./places/settings/day-moments').then((m) => m.DayMoments),
   },
   {
-    path: 'household/records',
-    title: 'Records · Gumo',
-    loadComponent: () => import('./places/household/records').then((m) => m.Records),
+    path: 'settings/backup',
+    title: 'Backup and files · Gumo',
+    loadComponent: () => import('./places/settings/records').then((m) => m.Records),
   },
   {
-    path: 'household/sharing',
+    path: 'settings/sharing',
     title: 'Sharing · Gumo',
-    loadComponent: () => import('./places/household/sharing').then((m) => m.Sharing),
+    loadComponent: () => import('./places/settings/sharing').then((m) => m.Sharing),
   },
   {
-    path: 'cupboard',
-    title: 'Cupboard · Gumo',
-    loadComponent: () => import('./places/cupboard/cupboard').then((m) => m.Cupboard),
+    path: 'materials',
+    title: 'Materials · Gumo',
+    loadComponent: () => import('./places/materials/materials').then((m) => m.Materials),
   },
   {
     path: 'children',
@@ -110,8 +110,8 @@ const forKeepers: Routes = [
         loadComponent: () => import('./places/children/strings-tab').then((m) => m.StringsTab),
       },
       {
-        path: 'sittings',
-        loadComponent: () => import('./places/children/sittings-tab').then((m) => m.SittingsTab),
+        path: 'sessions',
+        loadComponent: () => import('./places/children/sessions-tab').then((m) => m.SessionsTab),
       },
       {
         path: 'work',
@@ -139,14 +139,16 @@ const forKeepers: Routes = [
     loadComponent: () => import('./places/measure/measure').then((m) => m.Measure),
   },
   {
-    path: 'table',
-    title: 'Table · Gumo',
-    loadComponent: () => import('./places/table/table').then((m) => m.Table),
+    path: 'manipulatives',
+    title: 'Manipulatives · Gumo',
+    loadComponent: () =>
+      import('./places/manipulatives/manipulatives').then((m) => m.Manipulatives),
   },
   {
-    path: 'table/:thing',
-    title: 'Table · Gumo',
-    loadComponent: () => import('./places/table/table').then((m) => m.Table),
+    path: 'manipulatives/:material',
+    title: 'Manipulatives · Gumo',
+    loadComponent: () =>
+      import('./places/manipulatives/manipulatives').then((m) => m.Manipulatives),
   },
   {
     path: 'print',
@@ -154,9 +156,9 @@ const forKeepers: Routes = [
     loadComponent: () => import('./places/print/print').then((m) => m.Print),
   },
   {
-    path: 'print/tray',
-    title: 'Sheets to print · Gumo',
-    loadComponent: () => import('./places/print/print-tray').then((m) => m.PrintTray),
+    path: 'print/list',
+    title: 'Print list · Gumo',
+    loadComponent: () => import('./places/print/print-list').then((m) => m.PrintList),
   },
   {
     path: 'print/:sheet',
@@ -165,12 +167,25 @@ const forKeepers: Routes = [
   },
 ];
 
+/** Addresses that places had before, for bookmarks. */
+const EARLIER: readonly (readonly [path: string, to: string])[] = [
+  ['cupboard', '/materials'],
+  ['table', '/manipulatives'],
+  ['table/:material', '/manipulatives/:material'],
+  ['household', '/settings'],
+  ['household/day', '/settings/day'],
+  ['household/records', '/settings/backup'],
+  ['household/sharing', '/settings/sharing'],
+  ['print/tray', '/print/list'],
+];
+
 export const routes: Routes = [
   { path: '', pathMatch: 'full', redirectTo: 'today' },
+  ...EARLIER.map(([path, redirectTo]) => ({ path, redirectTo, pathMatch: 'full' as const })),
   ...forAll,
-  ...forKeepers.map((route) => ({
+  ...forOwners.map((route) => ({
     ...route,
-    canMatch: [keeperOnly],
+    canMatch: [ownerOnly],
     canDeactivate: [keepUnsaved],
   })),
   { path: '**', redirectTo: 'today' },

@@ -10,7 +10,7 @@ import { Store, provideState } from '@ngrx/store';
 import { BehaviorSubject, Subject } from 'rxjs';
 import { App } from './app';
 import { Door } from './common/door';
-import { Jotting } from './jot/jotting';
+import { QuickNotes } from './quick-note/quick-notes';
 import { HouseholdActions } from './state/household';
 import { OutboxActions, outboxFeature } from './state/outbox';
 import { Place } from './testing/place';
@@ -24,14 +24,14 @@ class Somewhere {}
 
 interface Setting {
   readonly phone?: boolean;
-  readonly keeper?: boolean;
+  readonly owner?: boolean;
   readonly guest?: boolean;
 }
 
-async function open({ phone = false, keeper = true, guest = false }: Setting = {}) {
+async function open({ phone = false, owner = true, guest = false }: Setting = {}) {
   const jotted: (string | null)[] = [];
   const door = {
-    isKeeper: signal(keeper),
+    isOwner: signal(owner),
     isGuest: signal(guest),
     locked: signal(false),
     clockOff: signal<number | null>(null),
@@ -44,7 +44,7 @@ async function open({ phone = false, keeper = true, guest = false }: Setting = {
       provideRouter([{ path: '**', component: Somewhere }]),
       provideState(outboxFeature),
       { provide: Door, useValue: door },
-      { provide: Jotting, useValue: { open: (child: string | null) => jotted.push(child) } },
+      { provide: QuickNotes, useValue: { open: (child: string | null) => jotted.push(child) } },
       {
         provide: SwUpdate,
         useValue: { versionUpdates: new Subject(), unrecoverable: new Subject() },
@@ -76,10 +76,10 @@ const ALL = [
   'Children',
   'Activities',
   'Measure',
-  'Table',
-  'Cupboard',
+  'Manipulatives',
+  'Materials',
   'Print',
-  'Household',
+  'Settings',
 ];
 
 describe('the frame of the house', () => {
@@ -94,14 +94,14 @@ describe('the frame of the house', () => {
     const { place, router, go, press } = await open();
     for (const [key, path] of [
       ['w', '/week'],
-      ['U', '/cupboard'],
-      ['h', '/household'],
+      ['U', '/materials'],
+      ['h', '/settings'],
     ] as const) {
       await press(key);
       expect(router.url).toBe(path);
     }
     await press('t', place.find('input'));
-    expect(router.url).toBe('/household');
+    expect(router.url).toBe('/settings');
     await go('/run/1');
     await press('t');
     expect(router.url).toBe('/run/1');
@@ -144,7 +144,7 @@ describe('the frame of the house', () => {
   });
 
   it('shows a helper today alone, and a guest the way out', async () => {
-    const { place, door } = await open({ keeper: false, guest: true });
+    const { place, door } = await open({ owner: false, guest: true });
     expect(place.all('nav a.place')).toEqual(['Today']);
     await place.click(/Sign out/);
     expect(door.signOut).toHaveBeenCalledTimes(1);

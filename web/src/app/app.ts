@@ -1,3 +1,4 @@
+import { OverlayContainer } from '@angular/cdk/overlay';
 import { NgTemplateOutlet } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, effect, inject } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
@@ -14,10 +15,11 @@ import { Icon, type IconName } from './common/icon';
 import { Door } from './common/door';
 import { ThemeChoice } from './common/theme';
 import type { LockScreen } from './door/lock-screen';
-import { Jotting } from './jot/jotting';
+import { QuickNotes } from './quick-note/quick-notes';
 import { HouseholdActions, householdFeature } from './state/household';
 import { outboxFeature } from './state/outbox';
 import { runFeature } from './state/run';
+import { Plural } from './common/plural';
 
 interface Place {
   readonly path: string;
@@ -32,10 +34,10 @@ const PLACES: readonly Place[] = [
   { path: '/children', name: 'Children', key: 'c', icon: 'children' },
   { path: '/activities', name: 'Activities', key: 'a', icon: 'activities' },
   { path: '/measure', name: 'Measure', key: 'm', icon: 'measure' },
-  { path: '/table', name: 'Table', key: 'b', icon: 'table' },
-  { path: '/cupboard', name: 'Cupboard', key: 'u', icon: 'cupboard' },
+  { path: '/manipulatives', name: 'Manipulatives', key: 'b', icon: 'manipulatives' },
+  { path: '/materials', name: 'Materials', key: 'u', icon: 'materials' },
   { path: '/print', name: 'Print', key: 'p', icon: 'print' },
-  { path: '/household', name: 'Household', key: 'h', icon: 'household' },
+  { path: '/settings', name: 'Settings', key: 'h', icon: 'household' },
 ];
 
 const HELPERS_PLACES: readonly string[] = ['/today'];
@@ -53,6 +55,7 @@ const HELPERS_PLACES: readonly string[] = ['/today'];
     RouterLink,
     RouterLinkActive,
     RouterOutlet,
+    Plural,
   ],
   templateUrl: './app.html',
   styleUrl: './app.scss',
@@ -62,14 +65,15 @@ export class App {
   private readonly router = inject(Router);
   private readonly store = inject(Store);
   private readonly themeChoice = inject(ThemeChoice);
-  private readonly jotting = inject(Jotting);
+  private readonly quickNotes = inject(QuickNotes);
   private readonly dialog = inject(MatDialog);
+  private readonly overlays = inject(OverlayContainer);
   private readonly atTheTray = this.store.selectSignal(runFeature.selectChildId);
   private lock: MatDialogRef<LockScreen> | null = null;
 
   protected readonly door = inject(Door);
   protected readonly places = computed(() =>
-    this.door.isKeeper() ? PLACES : PLACES.filter((one) => HELPERS_PLACES.includes(one.path)),
+    this.door.isOwner() ? PLACES : PLACES.filter((one) => HELPERS_PLACES.includes(one.path)),
   );
   protected readonly evening = computed(() => this.themeChoice.theme() === 'evening');
   protected readonly waiting = this.store.selectSignal(outboxFeature.selectWaiting);
@@ -104,8 +108,8 @@ export class App {
   }
 
   /** From anywhere; at the tray the child whose turn it is stands there already. */
-  protected jot(): void {
-    void this.jotting.open(this.bare() ? this.atTheTray() : null);
+  protected quickNote(): void {
+    void this.quickNotes.open(this.bare() ? this.atTheTray() : null);
   }
 
   /** What the server did not take, and what can be done with it. */
@@ -141,16 +145,22 @@ export class App {
     });
   }
 
+  /** True while something lies over the page: a dialog, or a list or menu that has the keys. */
+  private isUnder({ target }: KeyboardEvent): boolean {
+    const over = this.overlays.getContainerElement();
+    return this.dialog.openDialogs.length > 0 || (target instanceof Node && over.contains(target));
+  }
+
   protected press(event: KeyboardEvent): void {
     if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return;
-    if (this.door.locked() || document.querySelector('.cdk-overlay-backdrop')) return;
+    if (this.door.locked() || this.isUnder(event)) return;
     if (event.key === '?') {
       void this.showKeys();
       return;
     }
     if (event.key.toLowerCase() === 'j') {
       event.preventDefault();
-      this.jot();
+      this.quickNote();
       return;
     }
     const place = this.places().find((one) => one.key === event.key.toLowerCase());

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, input } from '@angular/co
 import { topsOf } from '@gumo/core/activities';
 import { emptyState } from '@gumo/core/evidence';
 import type { Scene } from '@gumo/core/handling';
-import { type Question, playOut, sessionOf } from '@gumo/core/rounds';
+import { type Question, playOut, playStateOf } from '@gumo/core/rounds';
 import { seeded } from '@gumo/core/numbers';
 import type { Activity } from '@gumo/core/vocabulary';
 import { SmallPicture } from './small-picture';
@@ -19,10 +19,10 @@ export function sampleOf(
   top: number,
   { name, today }: { readonly name: string; readonly today: string },
 ): Question | null {
-  const session = sessionOf({
+  const session = playStateOf({
     activity,
     top,
-    state: emptyState('', 'middle'),
+    state: emptyState('', 'balanced'),
     name,
     today,
     seed: activity.id,

@@ -1,5 +1,8 @@
-import { Injectable } from '@angular/core';
+import { ErrorHandler, Injectable, inject } from '@angular/core';
+import { ProblemBody } from '@gumo/core/contract';
+import { type Change, WRITE_HEADER } from '@gumo/core/vocabulary';
 import { Subject } from 'rxjs';
+import { v7 as uuid } from 'uuid';
 import * as v from 'valibot';
 
 /** One field that was wrong, by its path. */
@@ -28,25 +31,35 @@ export class Unreachable extends Error {
   }
 }
 
-const ProblemBody = v.object({
-  title: v.string(),
-  errors: v.optional(v.array(v.object({ field: v.string(), message: v.string() }))),
-  current: v.optional(v.unknown()),
-});
-
+/** Events come within moments of their write; none is so late. */
+const MOST_REMEMBERED = 100;
+const ID = /[0-9a-f]{8}-[0-9a-f-]{27}/g;
 /** The server does not know this device, or it is locked. */
 const SHUT: readonly number[] = [401, 423, 503];
-/** What the device's own keeper of files answers where the server does not. */
+/** What the browser's cache of files answers where the server does not. */
 const NO_SERVER = 504;
+
+/** How a write is sent. */
+export interface Writing {
+  /** The screen itself loads what it changed, so that the event of it brings nothing new here. */
+  readonly loads?: boolean;
+}
+
+/** An answer that this version of Gumo cannot read. */
+export class NotUnderstood extends Error {}
 
 /** Asks the household's own server; every answer is checked with the schema given. */
 @Injectable({ providedIn: 'root' })
 export class Api {
+  private readonly errors = inject(ErrorHandler);
+  /** Writes whose screen loads what they changed: their own events bring nothing new. */
+  private readonly loading = new Set<string>();
+
   /** Answers that say that this device may not ask, by their status. */
   readonly shut = new Subject<number>();
 
   async get<S extends v.GenericSchema>(path: string, schema: S): Promise<v.InferOutput<S>> {
-    return v.parse(schema, await this.ask('GET', path));
+    return this.understood(schema, path, await this.ask('GET', path));
   }
 
   async send<S extends v.GenericSchema>(
@@ -54,8 +67,11 @@ export class Api {
     path: string,
     body: unknown,
     schema: S,
+    { loads = false }: Writing = {},
   ): Promise<v.InferOutput<S>> {
-    return v.parse(schema, await this.ask(method, path, body));
+    const write = loads ? uuid() : undefined;
+    if (write !== undefined) this.remember(write);
+    return this.understood(schema, path, await this.ask(method, path, body, write));
   }
 
   /** Sends JSON that is written already, such as a file. */
@@ -64,20 +80,54 @@ export class Api {
     text: string,
     schema: S,
   ): Promise<v.InferOutput<S>> {
-    return v.parse(schema, await this.ask('POST', path, text));
+    return this.understood(schema, path, await this.ask('POST', path, text));
   }
 
-  private async ask(method: string, path: string, body?: unknown): Promise<unknown> {
+  /** The one place where what comes is held against the contract. @throws NotUnderstood with the field */
+  private understood<S extends v.GenericSchema>(
+    schema: S,
+    path: string,
+    answer: unknown,
+  ): v.InferOutput<S> {
+    const read = v.safeParse(schema, answer);
+    if (read.success) return read.output;
+    const field = v.getDotPath(read.issues[0]) ?? 'the whole answer';
+    // Ids in an address say who a child is: they stay out of the log.
+    const where = path.split('?')[0]?.replace(ID, ':id');
+    this.errors.handleError(new Error(`The answer to ${where} is not as agreed: ${field}.`));
+    throw new NotUnderstood(
+      `The server’s answer cannot be read (${field}). Load Gumo again; if that does not help, restart the server.`,
+    );
+  }
+
+  private remember(write: string): void {
+    this.loading.add(write);
+    const [oldest] = this.loading;
+    if (this.loading.size > MOST_REMEMBERED && oldest) this.loading.delete(oldest);
+  }
+
+  /** True for an event that came of a write here, after which the screen loads what it changed. */
+  isOwn({ write }: Change): boolean {
+    return write !== undefined && this.loading.has(write);
+  }
+
+  private async ask(
+    method: string,
+    path: string,
+    body?: unknown,
+    write?: string,
+  ): Promise<unknown> {
     let response: Response;
     try {
       response = await fetch(`/api${path}`, {
         method,
+        headers: {
+          ...(body === undefined ? {} : { 'content-type': 'application/json' }),
+          ...(write === undefined ? {} : { [WRITE_HEADER]: write }),
+        },
         ...(body === undefined
           ? {}
-          : {
-              body: typeof body === 'string' ? body : JSON.stringify(body),
-              headers: { 'content-type': 'application/json' },
-            }),
+          : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
       });
     } catch {
       throw new Unreachable();

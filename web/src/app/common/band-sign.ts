@@ -2,15 +2,15 @@ import { ChangeDetectionStrategy, Component, computed, input } from '@angular/co
 import type { Band } from '@gumo/core/vocabulary';
 
 export const BAND_WORDS: Record<Band, string> = {
-  woven: 'Woven in',
-  'set-out': 'Set out',
+  anytime: 'Anytime',
+  play: 'Play',
   table: 'Table time',
 };
 
 /** A thread, a mat or a table edge. */
 const SIGN: Record<Band, string> = {
-  woven: 'M1 7c3-5 6-5 9-1s6 4 9 0 4-3 6-2',
-  'set-out': 'M2 2v10M24 2v10M2 3h22M2 11h22',
+  anytime: 'M1 7c3-5 6-5 9-1s6 4 9 0 4-3 6-2',
+  play: 'M2 2v10M24 2v10M2 3h22M2 11h22',
   table: 'M1 3h24M5 3v10M21 3v10',
 };
 

@@ -19,9 +19,9 @@ interface Row {
     </gumo-data-table>
   `,
 })
-class Things {
+class Materials {
   readonly columns: readonly Column[] = [
-    { id: 'name', words: 'Thing' },
+    { id: 'name', words: 'Material' },
     { id: 'count', words: 'How many', class: 'count', heard: true },
   ];
   readonly rows = signal<readonly Row[]>([
@@ -32,7 +32,7 @@ class Things {
 
 describe('a table', () => {
   const opened = async () => {
-    const place = await Place.open(Things);
+    const place = await Place.open(Materials);
     return { place, table: await place.loader.getHarness(MatTableHarness) };
   };
 
@@ -52,7 +52,7 @@ describe('a table', () => {
     expect(place.find('table').getAttribute('aria-label')).toBe('What lies there');
     expect(place.find('gumo-data-table').getAttribute('tabindex')).toBe('0');
     expect(place.all('[role=rowheader]')).toEqual(['cup', 'bowl']);
-    expect(place.all('th[scope=col]')).toEqual(['Thing', 'How many']);
+    expect(place.all('th[scope=col]')).toEqual(['Material', 'How many']);
   });
 
   it('lets the head of a column be heard and not seen', async () => {

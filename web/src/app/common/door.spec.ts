@@ -55,14 +55,14 @@ describe('the door', () => {
   };
   const touch = (): void => void document.dispatchEvent(new Event('pointerdown'));
 
-  it('takes a device for a keeper’s where nobody answers', async () => {
+  it('takes a device for an owner’s where nobody answers', async () => {
     const door = await open(null);
-    expect([door.isKeeper(), door.isGuest(), door.locked()]).toEqual([true, false, false]);
+    expect([door.isOwner(), door.isGuest(), door.locked()]).toEqual([true, false, false]);
   });
 
   it('locks a shared device that is left alone, and not one that is used', async () => {
     const door = await open(helper);
-    expect([door.isKeeper(), door.isGuest()]).toEqual([false, true]);
+    expect([door.isOwner(), door.isGuest()]).toEqual([false, true]);
     later(4);
     touch();
     later(4);
@@ -89,7 +89,7 @@ describe('the door', () => {
   });
 
   it('never locks the machine at home', async () => {
-    const door = await open({ door: 'home', role: 'keeper', device: null });
+    const door = await open({ door: 'home', role: 'owner', device: null });
     later(600);
     expect(door.locked()).toBeFalse();
     expect(sent).toEqual([]);

@@ -1,19 +1,17 @@
 import { DOCUMENT, Injectable, computed, inject, signal } from '@angular/core';
+import { Counting, Health } from '@gumo/core/contract';
 import { Whoever } from '@gumo/core/vocabulary';
 import * as v from 'valibot';
 import { Api } from './api';
 import { Clock } from './clock';
 
-const AT_HOME: Whoever = { door: 'home', role: 'keeper', device: null };
+const AT_HOME: Whoever = { door: 'home', role: 'owner', device: null };
 const LOOK_EVERY_MS = 5_000;
 const TELL_EVERY_MS = 60_000;
 const COUNTING_MS = 500;
 const COMPARE_EVERY_MS = 15 * 60_000;
 const HOUR_MS = 3_600_000;
-/** What the server says of itself: its own clock, or null where it stands still. */
-export const Health = v.object({ now: v.nullable(v.string()) });
 const Nothing = v.unknown();
-const Counting = v.nullable(v.object({ done: v.number(), total: v.number() }));
 
 /** Who sits at this device, whether it is locked, and leaving it. */
 @Injectable({ providedIn: 'root' })
@@ -25,8 +23,8 @@ export class Door {
   /** Null until the server, or what is held of it, has answered. */
   readonly who = signal<Whoever | null>(null);
   readonly locked = signal(false);
-  /** Until it is known, a device is taken for a keeper's: the server decides in any case. */
-  readonly isKeeper = computed(() => this.who()?.role !== 'helper');
+  /** Until it is known, a device is taken for an owner's: the server decides in any case. */
+  readonly isOwner = computed(() => this.who()?.role !== 'helper');
   readonly isGuest = computed(() => this.who()?.door === 'network');
 
   /** Hours by which the clock of this device is off the server's; null where it is right. */

@@ -7,14 +7,14 @@ import check from '@material-symbols/svg-400/outlined/check.svg';
 import children from '@material-symbols/svg-400/outlined/group.svg';
 import close from '@material-symbols/svg-400/outlined/close.svg';
 import copy from '@material-symbols/svg-400/outlined/content_copy.svg';
-import cupboard from '@material-symbols/svg-400/outlined/shelves.svg';
+import materials from '@material-symbols/svg-400/outlined/shelves.svg';
 import day from '@material-symbols/svg-400/outlined/light_mode.svg';
 import down from '@material-symbols/svg-400/outlined/arrow_drop_down.svg';
 import edit from '@material-symbols/svg-400/outlined/edit.svg';
 import evening from '@material-symbols/svg-400/outlined/dark_mode.svg';
 import forward from '@material-symbols/svg-400/outlined/arrow_forward.svg';
 import household from '@material-symbols/svg-400/outlined/home.svg';
-import jot from '@material-symbols/svg-400/outlined/edit_note.svg';
+import note from '@material-symbols/svg-400/outlined/edit_note.svg';
 import keys from '@material-symbols/svg-400/outlined/keyboard.svg';
 import pin from '@material-symbols/svg-400/outlined/keep.svg';
 import pinned from '@material-symbols/svg-400/outlined/keep-fill.svg';
@@ -25,7 +25,7 @@ import measure from '@material-symbols/svg-400/outlined/scale.svg';
 import more from '@material-symbols/svg-400/outlined/more_horiz.svg';
 import search from '@material-symbols/svg-400/outlined/search.svg';
 import song from '@material-symbols/svg-400/outlined/music_note.svg';
-import table from '@material-symbols/svg-400/outlined/interests.svg';
+import manipulatives from '@material-symbols/svg-400/outlined/interests.svg';
 import speak from '@material-symbols/svg-400/outlined/volume_up.svg';
 import today from '@material-symbols/svg-400/outlined/notes.svg';
 import tune from '@material-symbols/svg-400/outlined/tune.svg';
@@ -43,14 +43,14 @@ const ICONS = {
   children,
   close,
   copy,
-  cupboard,
+  materials,
   day,
   down,
   edit,
   evening,
   forward,
   household,
-  jot,
+  note,
   keys,
   leave,
   measure,
@@ -62,7 +62,7 @@ const ICONS = {
   search,
   song,
   speak,
-  table,
+  manipulatives,
   time,
   today,
   tune,

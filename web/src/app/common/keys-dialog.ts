@@ -9,9 +9,9 @@ const KEYS: readonly (readonly [string, string])[] = [
   ['A', 'Activities'],
   ['M', 'Measure'],
   ['B', 'Table'],
-  ['U', 'Cupboard'],
+  ['U', 'Materials'],
   ['P', 'Print'],
-  ['J', 'Jot'],
+  ['J', 'Quick note'],
   ['H', 'Household'],
   ['?', 'these keys'],
   ['Shift + ← →', 'in the week: a card to the day before or after'],
@@ -22,8 +22,8 @@ const KEYS: readonly (readonly [string, string])[] = [
   ['− +', 'easier, harder'],
   ['Space', 'shows or hides the picture'],
   ['F', 'turns the picture to the child'],
-  ['Backspace', 'takes the last one back'],
-  ['E', 'ends the sitting'],
+  ['Backspace', 'undoes the last one'],
+  ['E', 'finishes the session'],
 ];
 
 /** What can be done by keys alone. */

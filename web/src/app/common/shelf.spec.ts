@@ -15,7 +15,7 @@ describe('a shelf', () => {
   it('names each thing with its drawing, and marks the one that is open', async () => {
     const draw = jasmine.createSpy('draw').and.returnValue(SQUARE);
     const place = await Place.open(Shelf, {
-      inputs: { label: 'Things', here: 'dice', all: [item('frame', draw), item('dice', draw)] },
+      inputs: { label: 'Materials', here: 'dice', all: [item('frame', draw), item('dice', draw)] },
     });
     expect(place.all('a')).toEqual(['The frame', 'The dice']);
     expect(place.all('[aria-current=page]')).toEqual(['The dice']);
@@ -30,7 +30,7 @@ describe('a shelf', () => {
 
   it('shows a sign where there is nothing to draw', async () => {
     const place = await Place.open(Shelf, {
-      inputs: { label: 'Things', here: '', all: [item('song', () => null)] },
+      inputs: { label: 'Materials', here: '', all: [item('song', () => null)] },
     });
     await place.until(() => place.element.querySelector('gumo-icon') !== null);
     expect(place.element.querySelector('img')).toBeNull();

@@ -31,9 +31,9 @@ const MOST = 6;
   `,
 })
 export class UsedIn {
-  readonly place = input.required<'table' | 'measure'>();
-  readonly thing = input.required<string>();
+  readonly place = input.required<'manipulatives' | 'measure'>();
+  readonly material = input.required<string>();
   protected readonly activities = computed(() =>
-    activitiesOn(this.place(), this.thing()).slice(0, MOST),
+    activitiesOn(this.place(), this.material()).slice(0, MOST),
   );
 }

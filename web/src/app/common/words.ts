@@ -11,8 +11,8 @@ export const OUTCOME_WORDS: Record<Outcome, string> = {
 
 export const POLICY_WORDS: Record<Policy, string> = {
   'secure-first': 'secure first',
-  middle: 'the middle',
-  'follow-lead': 'follow the lead',
+  balanced: 'balanced',
+  'follow-child': 'follow the child',
 };
 
 const plural = (n: number, word: string): string => `${n} ${word}${n === 1 ? '' : 's'}`;

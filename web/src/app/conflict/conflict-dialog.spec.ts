@@ -18,7 +18,7 @@ describe('what two devices changed', () => {
       ],
     });
     const groups = await place.loader.getAllHarnesses(MatRadioGroupHarness);
-    const keep = await place.loader.getHarness(MatButtonHarness.with({ text: 'Keep' }));
+    const keep = await place.loader.getHarness(MatButtonHarness.with({ text: 'Save' }));
     const choose = async (at: number, label: RegExp): Promise<void> => {
       await groups[at]!.checkRadioButton({ label });
       await place.settle();

@@ -54,7 +54,7 @@ export type Settled = Readonly<Record<string, 'here' | 'there'>>;
         [disabled]="!isSettled()"
         (click)="ref.close(chosen())"
       >
-        Keep
+        Save
       </button>
     </mat-dialog-actions>
   `,

@@ -34,7 +34,12 @@ describe('keeping what another device changed too', () => {
     conflicts = TestBed.inject(Conflicts);
   });
   const put = (mine: Row) =>
-    conflicts.put('/things/1', Row, { base, mine, what: 'discs', words: { name: 'What it is' } });
+    conflicts.put('/materials/1', Row, {
+      base,
+      mine,
+      what: 'discs',
+      words: { name: 'What it is' },
+    });
 
   it('puts two changes together where they touch different fields, and asks nothing', async () => {
     answers = [late({ ...base, version: 2, box: 'box 7' })];
@@ -80,12 +85,12 @@ describe('the two sides', () => {
         { provide: MatDialogRef, useValue: { close } },
       ],
     });
-    const keep = place.find<HTMLButtonElement>('button', 'Keep');
+    const keep = place.find<HTMLButtonElement>('button', 'Save');
     expect(keep.disabled).toBeTrue();
     expect(place.all('.value')).toEqual(['Wrenna', 'Wrennie']);
     await place.click(/on the other device/, 'label');
     expect(keep.disabled).toBeFalse();
-    await place.click('Keep');
+    await place.click('Save');
     expect(close).toHaveBeenCalledOnceWith({ name: 'there' });
   });
 });

@@ -3,7 +3,7 @@ import { MatDialog } from '@angular/material/dialog';
 import { merged } from '@gumo/core/vocabulary';
 import { firstValueFrom } from 'rxjs';
 import * as v from 'valibot';
-import { Api, ApiProblem } from '../common/api';
+import { Api, ApiProblem, type Writing } from '../common/api';
 import type { Clash, Settled } from './conflict-dialog';
 
 /** What a field is called on screen, and how what stands in it is said. */
@@ -30,12 +30,18 @@ export class Conflicts {
   async put<T extends { readonly version: number }>(
     path: string,
     schema: v.GenericSchema<unknown, T>,
-    { base, mine, what, words }: { base: T; mine: T; what: string; words: FieldWords },
+    {
+      base,
+      mine,
+      what,
+      words,
+      loads = false,
+    }: { base: T; mine: T; what: string; words: FieldWords } & Writing,
   ): Promise<T | null> {
     let [from, next] = [base, { ...mine, version: base.version }];
     for (let round = 0; ; round++) {
       try {
-        return await this.api.send('PUT', path, next, schema);
+        return await this.api.send('PUT', path, next, schema, { loads });
       } catch (error) {
         const late = error instanceof ApiProblem && error.status === 409;
         const theirs = late ? v.safeParse(schema, error.current) : undefined;

@@ -34,7 +34,7 @@ import { FORM_FIELDS } from '../common/form-field';
       }
       <button matButton="filled" [disabled]="busy()">Open</button>
       <p class="soft">
-        Forgotten? Remove this device in Household → Sharing on another one, and let it in anew.
+        Forgotten? Remove this device in Settings → Sharing on another one, and add it again.
       </p>
     </form>
   `,

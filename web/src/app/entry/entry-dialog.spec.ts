@@ -16,7 +16,7 @@ const entry: PlanEntry = {
   day: TODAY,
   momentId: moments[0]!.id,
   activityId: 'handfuls',
-  takers: [{ childId: kofi.id, top: 10 }],
+  participants: [{ childId: kofi.id, rangeMax: 10 }],
   minutes: 9,
   with: 'wooden bobbins',
   state: 'planned',
@@ -53,7 +53,7 @@ describe('an entry of the day', () => {
     expect(minutes.value).toBe('9');
     minutes.value = '12';
     minutes.dispatchEvent(new Event('input'));
-    await place.click('Keep');
+    await place.click('Save');
     expect(place.sent).toEqual([
       { method: 'PUT', path: `/plan/${entry.id}`, body: { ...entry, minutes: 12, pinned: true } },
     ]);
@@ -63,23 +63,23 @@ describe('an entry of the day', () => {
   it('takes each child in with the range that fits', async () => {
     const place = await open(entry);
     await toggle(place, /Ilse/);
-    await place.click('Keep');
-    expect((place.sent[0]!.body as PlanEntry).takers).toEqual([
-      { childId: kofi.id, top: 10 },
-      { childId: ilse.id, top: 3 },
+    await place.click('Save');
+    expect((place.sent[0]!.body as PlanEntry).participants).toEqual([
+      { childId: kofi.id, rangeMax: 10 },
+      { childId: ilse.id, rangeMax: 3 },
     ]);
   });
 
   it('is not kept without a child, nor with no minutes', async () => {
     const place = await open(entry);
     await toggle(place, /Kofi/);
-    await place.click('Keep');
+    await place.click('Save');
     expect(place.find('[role=alert]').textContent).toContain('Choose at least one child.');
     await toggle(place, /Kofi/);
     const minutes = place.find<HTMLInputElement>('[formcontrolname=minutes]');
     minutes.value = '0';
     minutes.dispatchEvent(new Event('input'));
-    await place.click('Keep');
+    await place.click('Save');
     expect(place.sent).toEqual([]);
     expect(close).not.toHaveBeenCalled();
   });
@@ -93,7 +93,7 @@ describe('an entry of the day', () => {
 
   it('is taken out with its version', async () => {
     const place = await open(entry);
-    await place.click(/Take out/);
+    await place.click(/Remove/);
     expect(place.sent).toEqual([
       { method: 'DELETE', path: `/plan/${entry.id}?version=2`, body: undefined },
     ]);
@@ -102,7 +102,7 @@ describe('an entry of the day', () => {
 
   it('stays open when another device was first', async () => {
     const place = await open(entry, new ApiProblem(409, 'outdated'));
-    await place.click('Keep');
+    await place.click('Save');
     expect(place.find('[role=alert]').textContent).toContain('outdated');
     expect(close).not.toHaveBeenCalled();
   });
@@ -113,7 +113,7 @@ describe('suggestions for those in nothing yet', () => {
     skillId: 'touch-5',
     title: 'One word for each thing',
     why: 'open',
-    because: 'Not met yet, and all it builds on is there.',
+    because: 'Not started yet, and all it builds on is there.',
     value: 1,
     activityId: 'handfuls',
     activityTitle: 'A lot and a few',
@@ -126,7 +126,7 @@ describe('suggestions for those in nothing yet', () => {
     });
     const store = TestBed.inject(Store);
     store.dispatch(DayActions.opened({ day: TODAY }));
-    const sheet = { day: TODAY, away: [], laidReady: [] };
+    const sheet = { day: TODAY, away: [], gotReady: [] };
     const answer = { day: TODAY, sheet, entries: [], ready: [], cautions: {}, open: [] };
     store.dispatch(DayActions.loaded({ answer }));
     await place.settle();
@@ -141,14 +141,14 @@ describe('suggestions for those in nothing yet', () => {
   it('say why, and go into the day with one tap', async () => {
     const place = await openWith([{ childId: ilse.id, step }]);
     expect(place.text).toContain('Ilse One word for each thing');
-    expect(place.text).toContain('Not met yet');
+    expect(place.text).toContain('Not started yet');
     await place.click(/A lot and a few to 3/);
     expect(place.sent[0]!.path).toBe('/plan');
     expect(place.sent[0]!.body).toEqual(
       jasmine.objectContaining({
         day: TODAY,
         activityId: 'handfuls',
-        takers: [{ childId: ilse.id, top: 3 }],
+        participants: [{ childId: ilse.id, rangeMax: 3 }],
       }),
     );
   });

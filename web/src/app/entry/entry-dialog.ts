@@ -15,12 +15,12 @@ import { BAND_WORDS } from '../common/band-sign';
 import { Clock } from '../common/clock';
 import { FORM_FIELDS } from '../common/form-field';
 import { faultOf, refused, valid } from '../common/forms';
-import { PegMark } from '../common/peg-mark';
+import { ChildSymbol } from '../common/child-symbol';
 import { TOGGLES } from '../common/toggle';
 import { Undo } from '../common/undo';
 import { dayWords } from '../common/words';
 import { Conflicts, type FieldWords } from '../conflict/conflicts';
-import { Tops } from '../state/answers';
+import { Tops } from '@gumo/core/contract';
 import { childrenFeature } from '../state/children';
 import { DayActions } from '../state/day';
 import { householdFeature } from '../state/household';
@@ -47,7 +47,7 @@ const chosen = (asked: string) => v.pipe(v.string(), v.nonEmpty(asked));
     MatDialogModule,
     MatInputModule,
     MatSelectModule,
-    PegMark,
+    ChildSymbol,
     ReactiveFormsModule,
     TOGGLES,
   ],
@@ -83,7 +83,12 @@ export class EntryDialog {
   protected readonly activityId = signal(this.form.controls.activityId.value);
   /** Top of the range by child; a child without one is not in it. */
   protected readonly chosen = signal<Readonly<Record<string, number>>>(
-    Object.fromEntries((this.entry?.takers ?? []).map((taker) => [taker.childId, taker.top])),
+    Object.fromEntries(
+      (this.entry?.participants ?? []).map((participant) => [
+        participant.childId,
+        participant.rangeMax,
+      ]),
+    ),
   );
   private readonly suggested = signal<Tops>([]);
   protected readonly today = this.clock.today();
@@ -142,16 +147,19 @@ export class EntryDialog {
 
   protected async keep(): Promise<void> {
     this.form.markAllAsTouched();
-    const takers = Object.entries(this.chosen()).map(([childId, top]) => ({ childId, top }));
+    const participants = Object.entries(this.chosen()).map(([childId, rangeMax]) => ({
+      childId,
+      rangeMax,
+    }));
     if (this.form.invalid) return;
-    if (takers.length === 0) {
+    if (participants.length === 0) {
       this.message.set('Choose at least one child.');
       return;
     }
     const draft: PlanEntryDraft = {
       id: this.entry?.id ?? uuid(),
       day: this.data.day,
-      takers,
+      participants,
       // What was put or changed by hand stays when the week is planned again.
       pinned: true,
       ...this.form.getRawValue(),
@@ -164,8 +172,9 @@ export class EntryDialog {
             mine: { ...entry, ...draft },
             what: 'this card',
             words: this.fieldWords(),
+            loads: true,
           })
-        : this.api.send('POST', '/plan', draft, PlanEntry),
+        : this.api.send('POST', '/plan', draft, PlanEntry, { loads: true }),
     );
   }
 
@@ -176,10 +185,10 @@ export class EntryDialog {
     await this.finish(async () => {
       // What was done or left is no new card: it could not be put back as it was.
       if (entry.state === 'planned') {
-        await this.undo.remove('/plan', entry, `${title} was taken out.`, () => this.changed());
+        await this.undo.remove('/plan', entry, `${title} was removed.`, () => this.changed());
       } else {
         const path = `/plan/${entry.id}?version=${entry.version}`;
-        await this.api.send('DELETE', path, undefined, v.null());
+        await this.api.send('DELETE', path, undefined, v.null(), { loads: true });
       }
       return entry;
     });
@@ -194,11 +203,14 @@ export class EntryDialog {
       activityId: ['Activity', (id: string) => nameOf(this.activities(), id, 'title')],
       momentId: ['Moment', (id: string) => nameOf(this.moments(), id, 'name')],
       day: ['Day', dayWords],
-      takers: [
+      participants: [
         'Children',
-        (takers: PlanEntry['takers']) =>
-          takers
-            .map(({ childId, top }) => `${nameOf(this.everyone(), childId, 'name')} to ${top}`)
+        (participants: PlanEntry['participants']) =>
+          participants
+            .map(
+              ({ childId, rangeMax: top }) =>
+                `${nameOf(this.everyone(), childId, 'name')} to ${top}`,
+            )
             .join(', '),
       ],
       minutes: 'Minutes',

@@ -1,11 +1,11 @@
-import { type AnyHandling, HANDLINGS, countOf } from '@gumo/core/handling';
+import { type AnyManipulative, MANIPULATIVES, countOf } from '@gumo/core/handling';
 import { dominoSet } from '@gumo/core/numbers';
 import { questionForItem } from '@gumo/core/rounds';
 import { SKILLS } from '@gumo/core/skills';
 import { Place } from '../testing/place';
 import { type Dropped, SceneView } from './scene';
 
-const byId = (id: string): AnyHandling => HANDLINGS.find((one) => one.id === id)!;
+const byId = (id: string): AnyManipulative => MANIPULATIVES.find((one) => one.id === id)!;
 const never = (): number => 0.5;
 
 /** What the pieces on screen are worth together, read from the page itself. */
@@ -15,21 +15,25 @@ const onScreen = (place: Place<SceneView>): number =>
     .filter((one) => !one.querySelector('.body')!.hasAttribute('hidden'))
     .reduce((sum, one) => sum + Number(one.dataset['value']), 0);
 
-async function draw(thing: AnyHandling, state: unknown = thing.start): Promise<Place<SceneView>> {
-  return Place.open(SceneView, { inputs: { scene: thing.scene(state), live: true } });
+async function draw(
+  material: AnyManipulative,
+  state: unknown = material.start,
+): Promise<Place<SceneView>> {
+  return Place.open(SceneView, { inputs: { scene: material.scene(state), live: true } });
 }
 
 describe('what is drawn agrees with what core says', () => {
   it('for every number from none to twenty, in every thing that shows a number', async () => {
     const place = await draw(byId('dots'));
-    const shows = async (thing: AnyHandling, state: unknown, n: number): Promise<void> => {
-      place.fixture.componentRef.setInput('scene', thing.scene(state));
+    const shows = async (material: AnyManipulative, state: unknown, n: number): Promise<void> => {
+      place.fixture.componentRef.setInput('scene', material.scene(state));
       await place.settle();
-      expect(onScreen(place)).withContext(`${thing.id} ${n}`).toBe(n);
+      expect(onScreen(place)).withContext(`${material.id} ${n}`).toBe(n);
     };
     for (const id of ['dots', 'beads', 'tray', 'tally', 'partners', 'share']) {
-      const thing = byId(id);
-      for (let n = 0; n <= 20; n++) await shows(thing, thing.set(thing.start, 'n', n, never), n);
+      const material = byId(id);
+      for (let n = 0; n <= 20; n++)
+        await shows(material, material.set(material.start, 'n', n, never), n);
     }
     const fingers = byId('fingers');
     for (let n = 0; n <= 10; n++) {

@@ -37,7 +37,7 @@ export interface Dropped {
 }
 
 /**
- * Draws things to handle from their geometry. When `live`, each piece and place can be tapped,
+ * Draws manipulatives from their geometry. When `live`, each piece and place can be tapped,
  * moved by finger or mouse, and reached by the arrow keys.
  */
 @Component({

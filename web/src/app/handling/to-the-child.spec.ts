@@ -1,8 +1,8 @@
-import { HANDLINGS } from '@gumo/core/handling';
+import { MANIPULATIVES } from '@gumo/core/handling';
 import { Place } from '../testing/place';
 import { ToTheChild } from './to-the-child';
 
-const scene = HANDLINGS[0]!.scene(HANDLINGS[0]!.start);
+const scene = MANIPULATIVES[0]!.scene(MANIPULATIVES[0]!.start);
 
 async function turn(seconds: number): Promise<{ place: Place<ToTheChild>; closed: () => number }> {
   const place = await Place.open(ToTheChild, { inputs: { scene, seconds } });

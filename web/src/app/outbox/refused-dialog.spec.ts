@@ -1,31 +1,30 @@
 import { TestBed } from '@angular/core/testing';
 import { MatDialogRef } from '@angular/material/dialog';
-import type { Observation } from '@gumo/core/vocabulary';
-import { Outbox, type Parcel, type RefusedParcel } from '../state/outbox';
+import { aTry } from '@gumo/core/vocabulary/testing';
+import type { OutboxEntry } from '@gumo/core/contract';
+import { Outbox, type RefusedParcel } from '../state/outbox';
 import { Place, TODAY, aChild, id } from '../testing/place';
 import { RefusedDialog } from './refused-dialog';
 
 const kofi = aChild(2, 'Kofi');
 
-const observation = {
+const observation = aTry({
   id: id(70),
   childId: kofi.id,
-  skillId: 'touch-5',
-  outcome: 'own',
+  sessionId: null,
   day: '2027-01-01',
   at: '2027-01-01T09:00:00.000Z',
-  note: '',
-} as unknown as Observation;
+});
 
 async function open(message: string, answers: Record<string, unknown> = {}) {
   let left: RefusedParcel[] = [
     { key: 7, parcel: { kind: 'observation', observation }, message } as unknown as RefusedParcel,
   ];
-  const sent: Parcel[] = [];
+  const sent: OutboxEntry[] = [];
   const closed = { times: 0 };
   const outbox = {
     refused: () => Promise.resolve(left),
-    sendAgain: (_key: number, parcel: Parcel) => {
+    sendAgain: (_key: number, parcel: OutboxEntry) => {
       sent.push(parcel);
       left = [];
       return Promise.resolve();
@@ -50,15 +49,15 @@ describe('what the server did not take', () => {
   afterEach(() => TestBed.resetTestingModule());
 
   it('stands there with whose it is, what it says, and the reason as a sentence', async () => {
-    const { place } = await open('observations.0.day lies after today');
+    const { place } = await open('observations.0.day is in the future');
     expect(place.text).toContain('A record · Kofi');
     expect(place.text).toContain('One touch, one word');
-    expect(place.find('.caution').textContent).toBe('The day lies after today.');
+    expect(place.find('.caution').textContent).toBe('The day is in the future.');
   });
 
   it('goes out again with the server’s date where its day was wrong', async () => {
     const now = `${TODAY}T10:30:00.000Z`;
-    const { place, sent, closed } = await open('observations.0.day lies after today', {
+    const { place, sent, closed } = await open('observations.0.day is in the future', {
       '/health': { ok: true, version: '0.9.0', day: TODAY, now },
     });
     await place.click('Send with today’s date');

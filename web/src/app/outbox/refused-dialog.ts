@@ -2,25 +2,26 @@ import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/cor
 import { MatButtonModule } from '@angular/material/button';
 import { MatDialogModule, MatDialogRef } from '@angular/material/dialog';
 import { MatListModule } from '@angular/material/list';
+import { Health, OutboxEntry } from '@gumo/core/contract';
 import { findSkill } from '@gumo/core/skills';
 import { Store } from '@ngrx/store';
 import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
+import * as v from 'valibot';
 import { Api } from '../common/api';
 import { Clock } from '../common/clock';
-import { Health } from '../common/door';
 import { OUTCOME_WORDS, dayWords } from '../common/words';
 import { childrenFeature } from '../state/children';
-import { Outbox, type Parcel, type RefusedParcel, childrenOf } from '../state/outbox';
+import { Outbox, type RefusedParcel, childrenOf } from '../state/outbox';
 
-const KIND_WORDS: Record<Parcel['kind'], string> = {
-  sitting: 'The beginning of an activity',
+const KIND_WORDS: Record<OutboxEntry['kind'], string> = {
+  session: 'The beginning of an activity',
   observation: 'A record',
-  voiding: 'What was taken back',
-  word: 'Your judgment',
+  voiding: 'What was undone',
+  override: 'Your judgment',
   note: 'A note',
   'note-back': 'A note that was removed',
-  pegs: 'The start of a first look',
+  placement: 'The start of a first look',
   mark: 'A mark on the day',
   range: 'Another range',
   end: 'The end of an activity',
@@ -91,13 +92,15 @@ export class RefusedDialog {
     this.refused.set(await this.outbox.refused());
   }
 
-  protected title(parcel: Parcel): string {
+  protected title(parcel: OutboxEntry): string {
+    if (!v.is(OutboxEntry, parcel)) return 'A record';
     const names = childrenOf(parcel).flatMap((id) => this.childById()[id]?.name ?? []);
     return [KIND_WORDS[parcel.kind], ...names].join(' · ');
   }
 
   /** What it says, so that it can be written down elsewhere. */
-  protected about(parcel: Parcel): string {
+  protected about(parcel: OutboxEntry): string {
+    if (!v.is(OutboxEntry, parcel)) return '';
     switch (parcel.kind) {
       case 'observation': {
         const { skillId, outcome, day, note } = parcel.observation;
@@ -106,10 +109,10 @@ export class RefusedDialog {
       }
       case 'note':
         return `${dayWords(parcel.note.day)} · ${parcel.note.words}`;
-      case 'word':
-        return `${dayWords(parcel.word.day)} · ${findSkill(parcel.word.skillId)?.title ?? ''}`;
-      case 'sitting':
-        return dayWords(parcel.sitting.day);
+      case 'override':
+        return `${dayWords(parcel.override.day)} · ${findSkill(parcel.override.skillId)?.title ?? ''}`;
+      case 'session':
+        return dayWords(parcel.session.day);
       default:
         return '';
     }
@@ -121,12 +124,12 @@ export class RefusedDialog {
   }
 
   protected hasWrongDay({ parcel, message }: RefusedParcel): boolean {
-    const isDated = ['observation', 'note', 'word', 'pegs'].includes(parcel.kind);
-    return isDated && /\b(day|at) (lies|does not belong)/.test(message);
+    const isDated = ['observation', 'note', 'override', 'placement'].includes(parcel.kind);
+    return isDated && /\b(day|at) (is|does not belong)/.test(message);
   }
 
   /** The same, as noted today by the server's clock: this device's own may be the one that is wrong. */
-  private async dated(parcel: Parcel): Promise<Parcel> {
+  private async dated(parcel: OutboxEntry): Promise<OutboxEntry> {
     const health = await this.api.get('/health', Health).catch(() => null);
     const at = health?.now ?? this.clock.instant();
     const now = { day: format(parseISO(at), 'yyyy-MM-dd'), at };
@@ -135,10 +138,10 @@ export class RefusedDialog {
         return { ...parcel, observation: { ...parcel.observation, ...now } };
       case 'note':
         return { ...parcel, note: { ...parcel.note, ...now } };
-      case 'word':
-        return { ...parcel, word: { ...parcel.word, ...now } };
-      case 'pegs':
-        return { ...parcel, pegs: { ...parcel.pegs, ...now } };
+      case 'override':
+        return { ...parcel, override: { ...parcel.override, ...now } };
+      case 'placement':
+        return { ...parcel, placement: { ...parcel.placement, ...now } };
       default:
         return parcel;
     }

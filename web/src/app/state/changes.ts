@@ -1,16 +1,17 @@
 import { inject } from '@angular/core';
+import { Api } from '../common/api';
 import { Change } from '@gumo/core/vocabulary';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
 import { concatLatestFrom } from '@ngrx/operators';
 import { type Action, Store } from '@ngrx/store';
-import { Observable, from, mergeMap, of, repeat, switchMap } from 'rxjs';
+import { EMPTY, Observable, from, mergeMap, of, repeat, switchMap } from 'rxjs';
 import * as v from 'valibot';
 import { ChildrenActions } from './children';
 import { DayActions, dayFeature } from './day';
 import { HouseholdActions } from './household';
 import { Outbox, OutboxActions } from './outbox';
 import { ProgressActions, progressFeature } from './progress';
-import { ThingsActions } from './things';
+import { MaterialsActions } from './materials';
 import { WeekActions, weekFeature } from './week';
 
 /** A line that comes back within this time was never gone. */
@@ -67,7 +68,12 @@ const APART_FROM_PLANS: ReadonlySet<Change['what']> = new Set([
 
 /** What changed on the server, on this or another device, is loaded again where it is on screen. */
 export const followChanges = createEffect(
-  (actions = inject(Actions), store = inject(Store), outbox = inject(Outbox)) => {
+  (
+    actions = inject(Actions),
+    store = inject(Store),
+    outbox = inject(Outbox),
+    api = inject(Api),
+  ) => {
     return actions.pipe(
       ofType(HouseholdActions.opened),
       switchMap(events),
@@ -84,12 +90,13 @@ export const followChanges = createEffect(
           void outbox.flush();
           return of(OutboxActions.reached({ reachable: true }));
         }
+        if (api.isOwn(change)) return EMPTY;
         if (change.what === 'children') wanted.push(ChildrenActions.opened(), ...day);
         if (change.what === 'activities' || change.what === 'household') {
           wanted.push(HouseholdActions.libraryChanged());
         }
-        if (change.what === 'things') wanted.push(ThingsActions.wanted(), ...day);
-        if (change.what === 'plan' || change.what === 'day' || change.what === 'sittings') {
+        if (change.what === 'materials') wanted.push(MaterialsActions.wanted(), ...day);
+        if (change.what === 'plan' || change.what === 'day' || change.what === 'sessions') {
           if (change.day === null || change.day === answer?.day) wanted.push(...day);
         }
         // What a plan rests on, or what it holds; what was noted changes only what counts.
@@ -103,6 +110,28 @@ export const followChanges = createEffect(
         }
         return from(wanted);
       }),
+    );
+  },
+  { functional: true },
+);
+
+/** Once what was noted here has gone out, it is loaded again where it is on screen. */
+export const loadAfterDraining = createEffect(
+  (actions = inject(Actions), store = inject(Store)) => {
+    return actions.pipe(
+      ofType(OutboxActions.drained),
+      concatLatestFrom(() => [
+        store.select(dayFeature.selectAnswer),
+        store.select(progressFeature.selectByChild),
+      ]),
+      mergeMap(([{ childIds }, answer, progress]) =>
+        from<Action[]>([
+          ...(answer ? [DayActions.opened({ day: answer.day })] : []),
+          ...childIds.flatMap((childId) =>
+            progress[childId] ? [ProgressActions.wanted({ childId })] : [],
+          ),
+        ]),
+      ),
     );
   },
   { functional: true },

@@ -13,7 +13,7 @@ import {
 } from '@ngrx/store';
 import { catchError, from, map, of, switchMap } from 'rxjs';
 import { Api } from '../common/api';
-import { Children } from './answers';
+import { Children } from '@gumo/core/contract';
 import { HouseholdActions } from './household';
 
 /** False for a child who is known to answer without words. */

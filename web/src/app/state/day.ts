@@ -14,7 +14,7 @@ import {
 } from '@ngrx/store';
 import { EMPTY, catchError, concatMap, from, map, of, switchMap } from 'rxjs';
 import { Api } from '../common/api';
-import { DayAnswer } from './answers';
+import { DayAnswer } from '@gumo/core/contract';
 import { Outbox } from './outbox';
 import { dayWithWaiting } from './waiting';
 
@@ -70,14 +70,19 @@ export const dayFeature = createFeature({
       withSheet(state, (sheet) => ({ ...sheet, away: toggled(sheet.away, childId) })),
     ),
     on(DayActions.lineTicked, (state, { key }): DayState =>
-      withSheet(state, (sheet) => ({ ...sheet, laidReady: toggled(sheet.laidReady, key) })),
+      withSheet(state, (sheet) => ({ ...sheet, gotReady: toggled(sheet.gotReady, key) })),
     ),
   ),
   extraSelectors: ({ selectAnswer }) => ({
     selectAway: createSelector(selectAnswer, (answer) => new Set(answer?.sheet.away ?? [])),
-    selectTicked: createSelector(selectAnswer, (answer) => new Set(answer?.sheet.laidReady ?? [])),
+    selectTicked: createSelector(selectAnswer, (answer) => new Set(answer?.sheet.gotReady ?? [])),
   }),
 });
+
+/** What is planned for the day and for whom, as text: the same as long as nothing of it changed. */
+export const selectPlanned = createSelector(dayFeature.selectAnswer, (answer) =>
+  answer ? JSON.stringify([answer.day, answer.entries, answer.sheet.away]) : null,
+);
 
 export const loadDay = createEffect(
   (actions = inject(Actions), api = inject(Api), outbox = inject(Outbox)) => {
@@ -110,7 +115,7 @@ export const keepSheet = createEffect(
         const mark: DayMark =
           action.type === DayActions.presenceToggled.type
             ? { what: 'away', childId: action.childId, on: sheet.away.includes(action.childId) }
-            : { what: 'ready', key: action.key, on: sheet.laidReady.includes(action.key) };
+            : { what: 'ready', key: action.key, on: sheet.gotReady.includes(action.key) };
         return from(outbox.put({ kind: 'mark', day, mark })).pipe(
           map(() => DayActions.sheetKept()),
         );

@@ -12,7 +12,7 @@ import {
 } from '@ngrx/store';
 import { catchError, from, map, of, switchMap } from 'rxjs';
 import { Api } from '../common/api';
-import { Activities, MaybeHousehold } from './answers';
+import { Activities, MaybeHousehold } from '@gumo/core/contract';
 
 export const HouseholdActions = createActionGroup({
   source: 'Household',

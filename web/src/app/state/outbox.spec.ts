@@ -1,20 +1,42 @@
 import { provideZonelessChangeDetection } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
-import type { Observation, Sitting } from '@gumo/core/vocabulary';
+import { aTry } from '@gumo/core/vocabulary/testing';
 import { Store, provideState, provideStore } from '@ngrx/store';
 import { Api, ApiProblem, Unreachable } from '../common/api';
-import { Outbox, type Parcel, outboxFeature } from './outbox';
+import type { OutboxEntry } from '@gumo/core/contract';
+import { Outbox, outboxFeature } from './outbox';
 
 interface Sent {
   readonly path: string;
   readonly body: unknown;
 }
-const observation = (id: string): Parcel => ({
+/** An id for a letter, and the letter of an id. */
+const idOf = (letter: string): string =>
+  `00000000-0000-4000-8000-0000000000${letter.charCodeAt(0).toString(16)}`;
+const letterOf = (id: string): string => String.fromCharCode(parseInt(id.slice(-2), 16));
+const observation = (letter: string): OutboxEntry => ({
   kind: 'observation',
-  observation: { id, childId: 'c1' } as Observation,
+  observation: aTry({ id: idOf(letter), childId: idOf('c'), sessionId: null }),
 });
-const sitting: Parcel = { kind: 'sitting', sitting: { id: 's1', takers: [] } as never as Sitting };
-const end: Parcel = { kind: 'end', sittingId: 's1', end: { endedAt: '', mood: null } };
+const SESSION = idOf('s');
+const session: OutboxEntry = {
+  kind: 'session',
+  session: {
+    id: SESSION,
+    activityId: 'handfuls',
+    planEntryId: null,
+    day: '2026-03-10',
+    startedAt: '2026-03-10T09:00:00.000Z',
+    endedAt: null,
+    mood: null,
+    participants: [{ childId: idOf('c'), rangeMax: 5 }],
+  },
+};
+const end: OutboxEntry = {
+  kind: 'end',
+  sessionId: SESSION,
+  end: { endedAt: '2026-03-10T09:10:00.000Z', mood: null },
+};
 
 describe('the outbox', () => {
   let sent: Sent[];
@@ -46,8 +68,8 @@ describe('the outbox', () => {
   }
   const state = () => TestBed.inject(Store).selectSignal(outboxFeature.selectOutboxState)();
   const ids = (one: Sent): string[] =>
-    (one.body as { observations: { id: string }[] }).observations.map(({ id }) => id);
-  async function keepAll(parcels: readonly Parcel[]): Promise<void> {
+    (one.body as { observations: { id: string }[] }).observations.map(({ id }) => letterOf(id));
+  async function keepAll(parcels: readonly OutboxEntry[]): Promise<void> {
     for (const parcel of parcels) await outbox.put(parcel);
     await outbox.flush();
     await outbox.flush();
@@ -68,13 +90,13 @@ describe('the outbox', () => {
 
   it('sends in the order in which it was noted, tries of one kind together', async () => {
     answer = () => new Unreachable();
-    await keepAll([sitting, observation('a'), observation('b'), end]);
+    await keepAll([session, observation('a'), observation('b'), end]);
     answer = () => null;
     await outbox.flush();
     expect(sent.map((one) => one.path)).toEqual([
-      '/sittings/s1',
+      `/sessions/${SESSION}`,
       '/observations',
-      '/sittings/s1/end',
+      `/sessions/${SESSION}/end`,
     ]);
     expect(ids(sent[1]!)).toEqual(['a', 'b']);
     expect(await outbox.waiting()).toEqual([]);
@@ -102,9 +124,13 @@ describe('the outbox', () => {
   });
 
   it('waits when the server is broken or busy: 500 and 429 lose nothing', async () => {
-    for (const status of [500, 503, 429]) {
+    for (const [letter, status] of [
+      ['a', 500],
+      ['b', 503],
+      ['c', 429],
+    ] as const) {
       answer = () => new ApiProblem(status, 'later');
-      await keepAll([observation(`s${status}`)]);
+      await keepAll([observation(letter)]);
       expect((await outbox.waiting()).length)
         .withContext(String(status))
         .toBeGreaterThan(0);
@@ -112,14 +138,14 @@ describe('the outbox', () => {
     }
     answer = () => null;
     await outbox.flush();
-    expect(sent.flatMap(ids)).toEqual(['s500', 's503', 's429']);
+    expect(sent.flatMap(ids)).toEqual(['a', 'b', 'c']);
   });
 
   it('says what is refused for good, and goes on with the rest', async () => {
     answer = ({ path }) =>
       path === '/observations' ? new ApiProblem(422, 'No such child.') : null;
     await keepAll([observation('a'), end]);
-    expect(sent.map((one) => one.path)).toEqual(['/sittings/s1/end']);
+    expect(sent.map((one) => one.path)).toEqual([`/sessions/${SESSION}/end`]);
     expect(await outbox.waiting()).toEqual([]);
     expect(state().refused).toBe(1);
     const [one] = await outbox.refused();
@@ -131,6 +157,13 @@ describe('the outbox', () => {
     expect(sent.filter(({ path }) => path === '/observations').flatMap(ids)).toEqual(['a']);
     expect(state().refused).toBe(0);
     expect(await outbox.refused()).toEqual([]);
+  });
+
+  it('puts aside what it cannot read, and sends what comes after it', async () => {
+    await keepAll([{ kind: 'sitting', sitting: {} } as never, observation('a')]);
+    expect(sent.flatMap(ids)).toEqual(['a']);
+    const [one] = await outbox.refused();
+    expect(one!.message).toBe('This version of Gumo cannot read it.');
   });
 
   it('keeps one that is refused from taking others of its batch with it', async () => {

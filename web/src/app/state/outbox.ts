@@ -1,43 +1,28 @@
 import { DOCUMENT, Injectable, inject } from '@angular/core';
-import type {
-  ChildNote,
-  DayMark,
-  Observation,
-  OwnWord,
-  Pegs,
-  RangeMove,
-  Sitting,
-  SittingEnd,
-  Voiding,
-} from '@gumo/core/vocabulary';
+import {
+  type NoteBatch,
+  type ObservationBatch,
+  OutboxEntry,
+  type OverrideBatch,
+  type PlacementBatch,
+  type VoidingBatch,
+} from '@gumo/core/contract';
+import { renamedEntry } from '@gumo/core/exchange';
 import { Store, createActionGroup, createFeature, createReducer, on, props } from '@ngrx/store';
-import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
+import { type DBSchema, type IDBPDatabase, type IDBPTransaction, openDB } from 'idb';
 import * as v from 'valibot';
 import { Api, ApiProblem } from '../common/api';
-
-/** What waits to be sent, in the order in which it was noted. */
-export type Parcel =
-  | { readonly kind: 'sitting'; readonly sitting: Sitting }
-  | { readonly kind: 'observation'; readonly observation: Observation }
-  | { readonly kind: 'voiding'; readonly voiding: Voiding; readonly childId?: string }
-  | { readonly kind: 'word'; readonly word: OwnWord }
-  | { readonly kind: 'note'; readonly note: ChildNote }
-  | { readonly kind: 'note-back'; readonly noteId: string; readonly childId: string }
-  | { readonly kind: 'pegs'; readonly pegs: Pegs }
-  | { readonly kind: 'mark'; readonly day: string; readonly mark: DayMark }
-  | { readonly kind: 'range'; readonly sittingId: string; readonly move: RangeMove }
-  | { readonly kind: 'end'; readonly sittingId: string; readonly end: SittingEnd };
 
 /** What the server did not take, and why. */
 export interface RefusedParcel {
   readonly key: number;
-  readonly parcel: Parcel;
+  readonly parcel: OutboxEntry;
   readonly message: string;
 }
 
 interface OutboxSchema extends DBSchema {
-  waiting: { key: number; value: Parcel };
-  refused: { key: number; value: { parcel: Parcel; message: string } };
+  waiting: { key: number; value: OutboxEntry };
+  refused: { key: number; value: { parcel: OutboxEntry; message: string } };
 }
 
 export const OutboxActions = createActionGroup({
@@ -46,7 +31,7 @@ export const OutboxActions = createActionGroup({
     Counted: props<{ waiting: number; reachable: boolean }>(),
     /** Whether the line to the server is there. */
     Reached: props<{ reachable: boolean }>(),
-    Emptied: props<{ childIds: string[] }>(),
+    Drained: props<{ childIds: string[] }>(),
     /** How much the server did not take, all in all. */
     Refused: props<{ count: number }>(),
   },
@@ -78,7 +63,23 @@ export const outboxFeature = createFeature({
 const RETRY_MS = 2_000;
 const GATHER_MS = 60;
 const MOST_AT_ONCE = 100;
+const UNREADABLE = 'This version of Gumo cannot read it.';
 const Anything = v.unknown();
+/** What went out is loaded again by an effect. */
+const LOADS = { loads: true };
+
+/** What waited since before the names were changed is sent with today's. */
+async function renameAll(
+  change: IDBPTransaction<OutboxSchema, ('waiting' | 'refused')[], 'versionchange'>,
+): Promise<void> {
+  const renamed = (entry: OutboxEntry): OutboxEntry => renamedEntry(entry) as OutboxEntry;
+  for (let at = await change.objectStore('waiting').openCursor(); at; at = await at.continue()) {
+    await at.update(renamed(at.value));
+  }
+  for (let at = await change.objectStore('refused').openCursor(); at; at = await at.continue()) {
+    await at.update({ ...at.value, parcel: renamed(at.value.parcel) });
+  }
+}
 
 /**
  * Keeps what was noted on the device until the server has answered for it, and sends it in order.
@@ -90,9 +91,10 @@ export class Outbox {
   private readonly store = inject(Store);
   private readonly database: Promise<IDBPDatabase<OutboxSchema>> = openDB<OutboxSchema>(
     'gumo-outbox',
-    1,
+    2,
     {
-      upgrade(db) {
+      upgrade(db, before, _, change) {
+        if (before > 0) return void renameAll(change);
         db.createObjectStore('waiting', { autoIncrement: true });
         db.createObjectStore('refused', { autoIncrement: true });
       },
@@ -108,14 +110,14 @@ export class Outbox {
   }
 
   /** Keeps a parcel, then sends whatever waits. Resolves as soon as it is kept on the device. */
-  async put(parcel: Parcel): Promise<void> {
+  async put(parcel: OutboxEntry): Promise<void> {
     await (await this.database).add('waiting', parcel);
     // The screen comes first; what waits is gathered and sent a moment later.
     setTimeout(() => void this.flush(), GATHER_MS);
   }
 
   /** What waits, oldest first. */
-  async waiting(): Promise<Parcel[]> {
+  async waiting(): Promise<OutboxEntry[]> {
     return (await this.database).getAll('waiting');
   }
 
@@ -127,7 +129,7 @@ export class Outbox {
   }
 
   /** Sends a refused one once more, as it was or changed. */
-  async sendAgain(key: number, parcel: Parcel): Promise<void> {
+  async sendAgain(key: number, parcel: OutboxEntry): Promise<void> {
     await this.put(parcel);
     await this.discard(key);
   }
@@ -167,9 +169,17 @@ export class Outbox {
       const parcels = await db.getAll('waiting', null, MOST_AT_ONCE);
       const first = parcels[0];
       if (!first) break;
-      const like = parcels.findIndex((one) => one.kind !== first.kind);
+      if (!v.is(OutboxEntry, first)) {
+        await this.keepRefused(db, first, UNREADABLE);
+        if (keys[0] !== undefined) await db.delete('waiting', keys[0]);
+        await this.countRefused();
+        continue;
+      }
       const alone = first.kind !== 'observation' && first.kind !== 'voiding';
-      const count = alone ? 1 : like < 0 ? parcels.length : like;
+      const like = alone
+        ? 1
+        : parcels.findIndex((one) => one.kind !== first.kind || !v.is(OutboxEntry, one));
+      const count = like < 0 ? parcels.length : like;
       const batch = parcels.slice(0, count);
       try {
         await this.deliver(db, batch);
@@ -185,7 +195,7 @@ export class Outbox {
       for (const one of batch) for (const id of childrenOf(one)) children.add(id);
     }
     this.store.dispatch(OutboxActions.counted({ waiting: 0, reachable: true }));
-    if (sent) this.store.dispatch(OutboxActions.emptied({ childIds: [...children] }));
+    if (sent) this.store.dispatch(OutboxActions.drained({ childIds: [...children] }));
   }
 
   /**
@@ -194,7 +204,10 @@ export class Outbox {
    * and said, not thrown away.
    * @throws Error where the server cannot take anything now
    */
-  private async deliver(db: IDBPDatabase<OutboxSchema>, batch: readonly Parcel[]): Promise<void> {
+  private async deliver(
+    db: IDBPDatabase<OutboxSchema>,
+    batch: readonly OutboxEntry[],
+  ): Promise<void> {
     try {
       await this.post(batch);
     } catch (error) {
@@ -212,7 +225,7 @@ export class Outbox {
   /** Two pages may send the same and be refused both: it is kept once. */
   private async keepRefused(
     db: IDBPDatabase<OutboxSchema>,
-    parcel: Parcel,
+    parcel: OutboxEntry,
     message: string,
   ): Promise<void> {
     const store = db.transaction('refused', 'readwrite').objectStore('refused');
@@ -221,34 +234,82 @@ export class Outbox {
     if (!known) await store.add({ parcel, message });
   }
 
-  private post(batch: readonly Parcel[]): Promise<unknown> {
-    const first = batch[0] as Parcel;
+  private post(batch: readonly OutboxEntry[]): Promise<unknown> {
+    const first = batch[0] as OutboxEntry;
     switch (first.kind) {
-      case 'sitting':
-        return this.api.send('PUT', `/sittings/${first.sitting.id}`, first.sitting, Anything);
+      case 'session':
+        return this.api.send(
+          'PUT',
+          `/sessions/${first.session.id}`,
+          first.session,
+          Anything,
+          LOADS,
+        );
       case 'end':
-        return this.api.send('POST', `/sittings/${first.sittingId}/end`, first.end, Anything);
+        return this.api.send(
+          'POST',
+          `/sessions/${first.sessionId}/end`,
+          first.end,
+          Anything,
+          LOADS,
+        );
       case 'range':
-        return this.api.send('POST', `/sittings/${first.sittingId}/range`, first.move, Anything);
+        return this.api.send(
+          'POST',
+          `/sessions/${first.sessionId}/range`,
+          first.move,
+          Anything,
+          LOADS,
+        );
       case 'mark':
-        return this.api.send('POST', `/days/${first.day}/marks`, first.mark, Anything);
-      case 'word':
-        return this.api.send('POST', '/words', { words: [first.word] }, Anything);
+        return this.api.send('POST', `/days/${first.day}/marks`, first.mark, Anything, LOADS);
+      case 'override':
+        return this.api.send(
+          'POST',
+          '/overrides',
+          { overrides: [first.override] } satisfies OverrideBatch,
+          Anything,
+          LOADS,
+        );
       case 'note':
-        return this.api.send('POST', '/notes', { notes: [first.note] }, Anything);
+        return this.api.send(
+          'POST',
+          '/notes',
+          { notes: [first.note] } satisfies NoteBatch,
+          Anything,
+          LOADS,
+        );
       case 'note-back':
-        return this.api.send('DELETE', `/notes/${first.noteId}`, undefined, Anything);
-      case 'pegs':
-        return this.api.send('POST', '/pegs', { pegs: [first.pegs] }, Anything);
+        return this.api.send('DELETE', `/notes/${first.noteId}`, undefined, Anything, LOADS);
+      case 'placement':
+        return this.api.send(
+          'POST',
+          '/placements',
+          { placements: [first.placement] } satisfies PlacementBatch,
+          Anything,
+          LOADS,
+        );
       case 'observation': {
         const observations = batch.flatMap((one) =>
           one.kind === 'observation' ? [one.observation] : [],
         );
-        return this.api.send('POST', '/observations', { observations }, Anything);
+        return this.api.send(
+          'POST',
+          '/observations',
+          { observations } satisfies ObservationBatch,
+          Anything,
+          LOADS,
+        );
       }
       case 'voiding': {
         const voidings = batch.flatMap((one) => (one.kind === 'voiding' ? [one.voiding] : []));
-        return this.api.send('POST', '/voidings', { voidings }, Anything);
+        return this.api.send(
+          'POST',
+          '/voidings',
+          { voidings } satisfies VoidingBatch,
+          Anything,
+          LOADS,
+        );
       }
     }
   }
@@ -258,16 +319,16 @@ export class Outbox {
 const isForLater = (status: number): boolean => status >= 500 || [401, 423, 429].includes(status);
 
 /** Ids of the children that a parcel is about. */
-export function childrenOf(parcel: Parcel): string[] {
+export function childrenOf(parcel: OutboxEntry): string[] {
   switch (parcel.kind) {
-    case 'sitting':
-      return parcel.sitting.takers.map((taker) => taker.childId);
+    case 'session':
+      return parcel.session.participants.map((participant) => participant.childId);
     case 'observation':
       return [parcel.observation.childId];
-    case 'word':
-      return [parcel.word.childId];
-    case 'pegs':
-      return [parcel.pegs.childId];
+    case 'override':
+      return [parcel.override.childId];
+    case 'placement':
+      return [parcel.placement.childId];
     case 'note':
       return [parcel.note.childId];
     case 'note-back':

@@ -4,7 +4,7 @@ import { Store, createActionGroup, createFeature, createReducer, on, props } fro
 import { catchError, from, map, mergeMap, of } from 'rxjs';
 import { Api, Unreachable } from '../common/api';
 import { Clock } from '../common/clock';
-import { Evidence, ProgressAnswer } from './answers';
+import { Evidence, ProgressAnswer } from '@gumo/core/contract';
 import { childrenFeature, isSpeaker } from './children';
 import { Outbox } from './outbox';
 import { progressWithWaiting } from './waiting';

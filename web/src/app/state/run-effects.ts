@@ -5,13 +5,13 @@ import { concatLatestFrom } from '@ngrx/operators';
 import { Store } from '@ngrx/store';
 import { EMPTY, catchError, concat, concatMap, from, map, mergeMap, of } from 'rxjs';
 import { Api } from '../common/api';
-import { Evidence, LastTime } from './answers';
+import { Evidence, LastTime } from '@gumo/core/contract';
 import { childrenFeature, isSpeaker } from './children';
 import { Outbox, outboxFeature } from './outbox';
 import { RunActions, runFeature } from './run';
 import { evidenceWithWaiting } from './waiting';
 
-/** What is known of each child when a sitting opens; nothing where the server cannot be reached. */
+/** What is known of each child when a session opens; nothing where the server cannot be reached. */
 export const loadEvidence = createEffect(
   (
     actions = inject(Actions),
@@ -25,14 +25,14 @@ export const loadEvidence = createEffect(
     };
     return actions.pipe(
       ofType(RunActions.begun, RunActions.resumed),
-      mergeMap(({ sitting }) => sitting.takers.map((taker) => taker.childId)),
+      mergeMap(({ session }) => session.participants.map((participant) => participant.childId)),
       concatLatestFrom(() => [
         store.select(outboxFeature.selectReachable),
         store.select(childrenFeature.selectChildById),
       ]),
       mergeMap(([childId, reachable, children]) =>
         from(load(childId, reachable)).pipe(
-          catchError(() => of(emptyState(childId, 'middle'))),
+          catchError(() => of(emptyState(childId, 'balanced'))),
           map((state) =>
             RunActions.evidenceLoaded({ state, speaks: isSpeaker(children, childId) }),
           ),
@@ -48,8 +48,8 @@ export const loadLastTime = createEffect(
   (actions = inject(Actions), api = inject(Api)) => {
     return actions.pipe(
       ofType(RunActions.begun),
-      mergeMap(({ sitting: { activityId, takers } }) =>
-        takers.map(({ childId }) => ({ childId, activityId })),
+      mergeMap(({ session: { activityId, participants } }) =>
+        participants.map(({ childId }) => ({ childId, activityId })),
       ),
       mergeMap(({ childId, activityId }) =>
         from(api.get(`/children/${childId}/last-time?activity=${activityId}`, LastTime)).pipe(
@@ -72,43 +72,43 @@ export const keepRun = createEffect(
       ofType(
         RunActions.resumed,
         RunActions.noted,
-        RunActions.takenBack,
+        RunActions.undone,
         RunActions.rangeSet,
         RunActions.ended,
       ),
       concatLatestFrom(() => [
-        store.select(runFeature.selectSitting),
+        store.select(runFeature.selectSession),
         store.select(runFeature.selectKept),
       ]),
-      concatMap(([action, sitting, kept]) => {
+      concatMap(([action, session, kept]) => {
         switch (action.type) {
           case RunActions.resumed.type:
-            sent = action.sitting.id;
+            sent = action.session.id;
             return EMPTY;
           case RunActions.noted.type: {
             const { observation } = action;
-            const begins = sitting !== null && sent !== sitting.id;
-            if (begins) sent = sitting.id;
+            const begins = session !== null && sent !== session.id;
+            if (begins) sent = session.id;
             return begins
               ? concat(
-                  outbox.put({ kind: 'sitting', sitting }),
+                  outbox.put({ kind: 'session', session }),
                   outbox.put({ kind: 'observation', observation }),
                 )
               : outbox.put({ kind: 'observation', observation });
           }
-          case RunActions.takenBack.type:
+          case RunActions.undone.type:
             return outbox.put({ kind: 'voiding', voiding: action.voiding });
           case RunActions.rangeSet.type:
-            return sitting && kept
+            return session && kept
               ? outbox.put({
                   kind: 'range',
-                  sittingId: sitting.id,
-                  move: { childId: action.childId, top: action.top },
+                  sessionId: session.id,
+                  move: { childId: action.childId, rangeMax: action.top },
                 })
               : EMPTY;
           case RunActions.ended.type:
-            return sent === action.sittingId
-              ? outbox.put({ kind: 'end', sittingId: action.sittingId, end: action.end })
+            return sent === action.sessionId
+              ? outbox.put({ kind: 'end', sessionId: action.sessionId, end: action.end })
               : EMPTY;
         }
       }),

@@ -1,7 +1,7 @@
 import { topsOf } from '@gumo/core/activities';
-import { creditsOf, playedOf, questionFor, sessionOf, warmUp } from '@gumo/core/rounds';
+import { creditsOf, playedOf, questionFor, playStateOf, warmUp } from '@gumo/core/rounds';
 import { skillOf } from '@gumo/core/skills';
-import type { Activity, Observation, Sitting } from '@gumo/core/vocabulary';
+import type { Activity, Observation, Session } from '@gumo/core/vocabulary';
 import { createSelector } from '@ngrx/store';
 import { householdFeature } from './household';
 import { runFeature } from './run';
@@ -10,9 +10,9 @@ import { runFeature } from './run';
 const LAST_MINUTES = 1.5;
 
 /** True once the last try was noted when the time was nearly over. */
-function isClosing(sitting: Sitting, standing: readonly Observation[], minutes: number): boolean {
-  const last = Date.parse(standing.at(-1)?.at ?? '');
-  return last - Date.parse(sitting.startedAt) >= (minutes - LAST_MINUTES) * 60_000;
+function isClosing(session: Session, status: readonly Observation[], minutes: number): boolean {
+  const last = Date.parse(status.at(-1)?.at ?? '');
+  return last - Date.parse(session.startedAt) >= (minutes - LAST_MINUTES) * 60_000;
 }
 
 /** Most skills that a child is on a card for. */
@@ -58,17 +58,15 @@ const selectGame = createSelector(
     runFeature.selectTime,
     (...one) => one,
   ),
-  runFeature.selectStanding,
-  runFeature.selectSitting,
+  runFeature.selectStatus,
+  runFeature.selectSession,
   householdFeature.selectHousehold,
-  ([activity, child, known], [choices, worthTen, time], standing, sitting, household) => {
-    if (!activity || !child || !sitting || !known) return null;
+  ([activity, child, known], [choices, worthTen, time], status, session, household) => {
+    if (!activity || !child || !session || !known) return null;
     const [tops, wanted, picks, chosen] = choices;
     const top = tops[child.id] ?? 5;
-    const own = standing.filter(
-      (one) => one.childId === child.id && one.activityId === activity.id,
-    );
-    return sessionOf({
+    const own = status.filter((one) => one.childId === child.id && one.activityId === activity.id);
+    return playStateOf({
       activity,
       top,
       state: known,
@@ -77,17 +75,17 @@ const selectGame = createSelector(
       wants: wantsFor(
         activity,
         top,
-        sitting.takers.find((one) => one.childId === child.id)?.skillId,
+        session.participants.find((one) => one.childId === child.id)?.skillId,
         wanted[child.id] ?? [],
       ),
       past: own.flatMap((one) => playedOf(one) ?? []),
       picked: picks[child.id] ?? null,
       chosen: chosen[child.id] ?? null,
-      today: sitting.day,
+      today: session.day,
       weekNumber: child.weekNumber ?? household?.weekNumber ?? null,
-      closing: isClosing(sitting, standing, time),
+      closing: isClosing(session, status, time),
       worthTen: worthTen[child.id] ?? false,
-      seed: `${sitting.id}/${child.id}`,
+      seed: `${session.id}/${child.id}`,
       language: household?.languages[0] ?? 'en',
       fill: household?.frameFill === 'pairs' ? 'pairs' : 'row',
     });

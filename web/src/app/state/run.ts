@@ -1,9 +1,9 @@
-import { type ChildState, type Fact, fold, frontierOf } from '@gumo/core/evidence';
+import { type ChildState, type Fact, applyFact, readySkills } from '@gumo/core/evidence';
 import type { SkillItem } from '@gumo/core/skills';
 import {
   type Observation,
-  type Sitting,
-  type SittingEnd,
+  type Session,
+  type SessionEnd,
   type Voiding,
   inRange,
 } from '@gumo/core/vocabulary';
@@ -22,13 +22,13 @@ import { householdFeature } from './household';
 export const RunActions = createActionGroup({
   source: 'Run',
   events: {
-    Begun: props<{ sitting: Sitting }>(),
-    Resumed: props<{ sitting: Sitting; observations: Observation[]; voided: string[] }>(),
+    Begun: props<{ session: Session }>(),
+    Resumed: props<{ session: Session; observations: Observation[]; voided: string[] }>(),
     'Evidence Loaded': props<{ state: ChildState; speaks: boolean }>(),
     'Child Chosen': props<{ childId: string }>(),
     'Range Set': props<{ childId: string; top: number }>(),
     Noted: props<{ observation: Observation }>(),
-    'Taken Back': props<{ voiding: Voiding }>(),
+    Undone: props<{ voiding: Voiding }>(),
     /** What was noted counts for the choice of the next question; that may come a little later. */
     Weighed: emptyProps(),
     /** What chance or the child decided for the question that is on. */
@@ -47,18 +47,18 @@ export const RunActions = createActionGroup({
     'Game Chosen': props<{ childId: string; activityId: string; top: number }>(),
     /** One line to open with, from the last time. */
     'Last Time Loaded': props<{ childId: string; words: string }>(),
-    Ended: props<{ sittingId: string; end: SittingEnd }>(),
+    Ended: props<{ sessionId: string; end: SessionEnd }>(),
   },
 });
 
 interface RunState {
-  readonly sitting: Sitting | null;
+  readonly session: Session | null;
   readonly childId: string | null;
   /** The activity that a child plays with the same things, where it is another one. */
   readonly games: Readonly<Record<string, string>>;
   /** Range of each child now; easier and harder move it. */
   readonly tops: Readonly<Record<string, number>>;
-  /** What was known when the sitting began, by child. */
+  /** What was known when the session began, by child. */
   readonly evidence: Readonly<Record<string, ChildState>>;
   /** What was known of each child when the session opened. */
   readonly before: Readonly<Record<string, ChildState>>;
@@ -87,7 +87,7 @@ interface RunState {
 }
 
 const initial: RunState = {
-  sitting: null,
+  session: null,
   childId: null,
   games: {},
   tops: {},
@@ -108,20 +108,22 @@ const initial: RunState = {
 };
 
 function open(
-  sitting: Sitting,
+  session: Session,
   observations: Observation[],
   voided: string[],
   kept: boolean,
 ): RunState {
   return {
     ...initial,
-    sitting,
+    session,
     kept,
-    childId: sitting.takers[0]?.childId ?? null,
+    childId: session.participants[0]?.childId ?? null,
     games: Object.fromEntries(
       observations.flatMap((one) => (one.activityId ? [[one.childId, one.activityId]] : [])),
     ),
-    tops: Object.fromEntries(sitting.takers.map((taker) => [taker.childId, taker.top])),
+    tops: Object.fromEntries(
+      session.participants.map((participant) => [participant.childId, participant.rangeMax]),
+    ),
     observations,
     voided,
   };
@@ -132,18 +134,18 @@ function without<T>(all: Readonly<Record<string, T>>, key: string): Readonly<Rec
   return Object.fromEntries(Object.entries(all).filter(([one]) => one !== key));
 }
 
-/** Evidence with one more fact of this sitting; as it was where the fact needs all others too. */
+/** Evidence with one more fact of this session; as it was where the fact needs all others too. */
 function folded(evidence: RunState['evidence'], childId: string, fact: Fact): RunState['evidence'] {
   const known = evidence[childId];
-  const next = known && fold(known, fact);
+  const next = known && applyFact(known, fact);
   return next && 'state' in next ? { ...evidence, [childId]: next.state } : evidence;
 }
 
 const reducer = createReducer(
   initial,
-  on(RunActions.begun, (_state, { sitting }): RunState => open(sitting, [], [], false)),
-  on(RunActions.resumed, (_state, { sitting, observations, voided }): RunState =>
-    open(sitting, observations, voided, true),
+  on(RunActions.begun, (_state, { session }): RunState => open(session, [], [], false)),
+  on(RunActions.resumed, (_state, { session, observations, voided }): RunState =>
+    open(session, observations, voided, true),
   ),
   on(RunActions.evidenceLoaded, (state, { state: known, speaks }): RunState => ({
     ...state,
@@ -151,7 +153,7 @@ const reducer = createReducer(
     before: { ...state.before, [known.childId]: known },
     wanted: {
       ...state.wanted,
-      [known.childId]: frontierOf(known, state.sitting?.day ?? '', speaks).map(
+      [known.childId]: readySkills(known, state.session?.day ?? '', speaks).map(
         ({ skillId }) => skillId,
       ),
     },
@@ -217,7 +219,7 @@ const reducer = createReducer(
       { childId: observation.childId, fact: { kind: 'observation', observation } },
     ],
   })),
-  on(RunActions.takenBack, (state, { voiding }): RunState => {
+  on(RunActions.undone, (state, { voiding }): RunState => {
     const childId = state.observations.find((one) => one.id === voiding.observationId)?.childId;
     return {
       ...state,
@@ -238,9 +240,9 @@ const reducer = createReducer(
     came: [],
     picks: without(state.picks, childId),
     tops: { ...state.tops, [childId]: top },
-    sitting: state.sitting && inRange(state.sitting, { childId, top }),
+    session: state.session && inRange(state.session, { childId, rangeMax: top }),
   })),
-  on(RunActions.ended, (state): RunState => ({ ...state, sitting: null })),
+  on(RunActions.ended, (state): RunState => ({ ...state, session: null })),
 );
 
 /**
@@ -251,7 +253,7 @@ export const runFeature = createFeature({
   name: 'run',
   reducer,
   extraSelectors: ({
-    selectSitting,
+    selectSession,
     selectChildId,
     selectGames,
     selectTops,
@@ -265,15 +267,13 @@ export const runFeature = createFeature({
     selectWarmUps,
   }) => {
     const selectActivity = createSelector(
-      selectSitting,
+      selectSession,
       householdFeature.selectActivityById,
-      (sitting, activities) => (sitting ? (activities.get(sitting.activityId) ?? null) : null),
+      (session, activities) => (session ? (activities.get(session.activityId) ?? null) : null),
     );
     /** Tries that stand, first to last. */
-    const selectStanding = createSelector(
-      selectObservations,
-      selectVoided,
-      (observations, voided) => observations.filter((one) => !voided.includes(one.id)),
+    const selectStatus = createSelector(selectObservations, selectVoided, (observations, voided) =>
+      observations.filter((one) => !voided.includes(one.id)),
     );
     const selectChild = createSelector(
       selectChildId,
@@ -295,14 +295,14 @@ export const runFeature = createFeature({
     /** Another one whenever something changed that the prompt hangs on; costs nothing to read. */
     const selectTurn = createSelector(
       createSelector(selectPlayed, selectChild, selectTops, selectKnown, (...upon) => upon),
-      createSelector(selectStanding, selectSitting, selectPicks, selectChosen, (...upon) => upon),
+      createSelector(selectStatus, selectSession, selectPicks, selectChosen, (...upon) => upon),
       createSelector(selectWorthTen, selectWarmUps, selectCame, (...upon) => upon),
       (...upon) => upon,
     );
     return {
       selectActivity,
       selectPlayed,
-      selectStanding,
+      selectStatus,
       selectChild,
       selectKnown,
       selectTurn,

@@ -1,6 +1,6 @@
 import { Injectable, inject } from '@angular/core';
 import { Router } from '@angular/router';
-import type { Sitting } from '@gumo/core/vocabulary';
+import type { Session } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
 import { v7 as uuid } from 'uuid';
 import { Clock } from '../common/clock';
@@ -15,10 +15,10 @@ export class Starting {
 
   async start(
     activityId: string,
-    takers: Sitting['takers'],
+    participants: Session['participants'],
     planEntryId: string | null = null,
   ): Promise<void> {
-    const sitting: Sitting = {
+    const session: Session = {
       id: uuid(),
       activityId,
       planEntryId,
@@ -26,9 +26,9 @@ export class Starting {
       startedAt: this.clock.instant(),
       endedAt: null,
       mood: null,
-      takers,
+      participants,
     };
-    this.store.dispatch(RunActions.begun({ sitting }));
-    await this.router.navigate(['/run', sitting.id]);
+    this.store.dispatch(RunActions.begun({ session }));
+    await this.router.navigate(['/run', session.id]);
   }
 }

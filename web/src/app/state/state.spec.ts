@@ -2,8 +2,8 @@ import { triedAs } from '@gumo/core/rounds';
 import type { ChildState } from '@gumo/core/evidence';
 import { emptyState } from '@gumo/core/evidence';
 import { findActivity } from '@gumo/core/activities';
-import type { Activity, Child, Observation, Sitting } from '@gumo/core/vocabulary';
-import type { DayAnswer } from './answers';
+import type { Activity, Child, Observation, Session } from '@gumo/core/vocabulary';
+import type { DayAnswer } from '@gumo/core/contract';
 import { childrenFeature, ChildrenActions } from './children';
 import { DayActions, dayFeature } from './day';
 import { HouseholdActions, householdFeature } from './household';
@@ -14,30 +14,30 @@ const child = {
   id: 'c1',
   name: 'Wren',
   answerModes: ['speaks'],
-  policy: 'middle',
+  policy: 'balanced',
   archived: false,
   birthDate: '2022-01-01',
 } as unknown as Child;
 
-const sitting = {
+const session = {
   id: 's1',
   activityId: 'handfuls',
   day: '2026-03-10',
-  takers: [{ childId: 'c1', top: 5 }],
-} as unknown as Sitting;
+  participants: [{ childId: 'c1', rangeMax: 5 }],
+} as unknown as Session;
 
 const own = (id: string): Observation =>
   ({
     id,
     childId: 'c1',
-    sittingId: 's1',
+    sessionId: 's1',
     skillId: 'total-5',
     itemId: 'n3',
     at: '2026-03-10T09:00:00.000Z',
     day: '2026-03-10',
     outcome: 'own',
     triedFirst: true,
-    things: [],
+    materials: [],
     record: { kind: 'count', n: 3, words: 3, lastWord: 3, skipped: 0, doubled: 0, answer: 3 },
   }) as unknown as Observation;
 
@@ -54,8 +54,8 @@ describe('the run in the store', () => {
     children: childrenFeature.reducer(undefined, ChildrenActions.loaded({ children: [child] })),
   };
   const open = [
-    RunActions.begun({ sitting }),
-    RunActions.evidenceLoaded({ state: emptyState('c1', 'middle'), speaks: true }),
+    RunActions.begun({ session }),
+    RunActions.evidenceLoaded({ state: emptyState('c1', 'balanced'), speaks: true }),
   ].reduce(runFeature.reducer, runFeature.reducer(undefined, start));
 
   it('invites a handful and counts what was taken, never the same question twice running', () => {
@@ -75,7 +75,7 @@ describe('the run in the store', () => {
   });
 
   it('waits with the first question until it is known what the child can do', () => {
-    const run = runFeature.reducer(undefined, RunActions.begun({ sitting }));
+    const run = runFeature.reducer(undefined, RunActions.begun({ session }));
     expect(selectQuestion({ ...rest, run } as never)).toBeNull();
   });
 
@@ -83,9 +83,9 @@ describe('the run in the store', () => {
     const noted = runFeature.reducer(open, RunActions.noted({ observation: own('o1') }));
     const two = runFeature.reducer(noted, RunActions.noted({ observation: own('o2') }));
     const voiding = { id: 'v1', observationId: 'o2', at: '2026-03-10T09:01:00.000Z', notedBy: '' };
-    const back = runFeature.reducer(two, RunActions.takenBack({ voiding }));
-    const standing = runFeature.selectStanding({ ...rest, run: back } as never);
-    expect(standing.map((one) => one.id)).toEqual(['o1']);
+    const back = runFeature.reducer(two, RunActions.undone({ voiding }));
+    const status = runFeature.selectStatus({ ...rest, run: back } as never);
+    expect(status.map((one) => one.id)).toEqual(['o1']);
     const scored = (state: typeof back): number =>
       (runFeature.reducer(state, RunActions.weighed()).evidence['c1'] as ChildState).skills[
         'total-5'
@@ -97,7 +97,7 @@ describe('the run in the store', () => {
 describe('the day in the store', () => {
   const answer = (away: string[]): DayAnswer => ({
     day: '2026-03-10',
-    sheet: { day: '2026-03-10', away, laidReady: [] },
+    sheet: { day: '2026-03-10', away, gotReady: [] },
     entries: [],
     ready: [],
     cautions: {},

@@ -1,27 +1,27 @@
-import { type Observation, type Sitting, inRange, marked } from '@gumo/core/vocabulary';
+import { type Observation, type Session, inRange, marked } from '@gumo/core/vocabulary';
 import type { ChildState } from '@gumo/core/evidence';
-import type { DayAnswer, ProgressAnswer } from './answers';
-import type { Parcel } from './outbox';
+import type { DayAnswer, ProgressAnswer } from '@gumo/core/contract';
+import type { OutboxEntry } from '@gumo/core/contract';
 
 /** A day as it will be once what waits on this device is sent. */
-export function dayWithWaiting(answer: DayAnswer, waiting: readonly Parcel[]): DayAnswer {
+export function dayWithWaiting(answer: DayAnswer, waiting: readonly OutboxEntry[]): DayAnswer {
   let { sheet, open, entries } = answer;
-  const begun = new Map<string, Sitting>(open.map((one) => [one.id, one]));
-  const move = (sitting: Sitting | undefined, state: 'begun' | 'done'): void => {
+  const begun = new Map<string, Session>(open.map((one) => [one.id, one]));
+  const move = (session: Session | undefined, state: 'begun' | 'done'): void => {
     entries = entries.map((entry) =>
-      entry.id === sitting?.planEntryId && entry.state !== 'done' ? { ...entry, state } : entry,
+      entry.id === session?.planEntryId && entry.state !== 'done' ? { ...entry, state } : entry,
     );
   };
   for (const parcel of waiting) {
     if (parcel.kind === 'mark' && parcel.day === answer.day) sheet = marked(sheet, parcel.mark);
-    if (parcel.kind === 'sitting' && parcel.sitting.day === answer.day) {
-      if (!begun.has(parcel.sitting.id)) open = [...open, parcel.sitting];
-      begun.set(parcel.sitting.id, parcel.sitting);
-      move(parcel.sitting, 'begun');
+    if (parcel.kind === 'session' && parcel.session.day === answer.day) {
+      if (!begun.has(parcel.session.id)) open = [...open, parcel.session];
+      begun.set(parcel.session.id, parcel.session);
+      move(parcel.session, 'begun');
     }
     if (parcel.kind === 'end') {
-      open = open.filter((one) => one.id !== parcel.sittingId);
-      move(begun.get(parcel.sittingId), 'done');
+      open = open.filter((one) => one.id !== parcel.sessionId);
+      move(begun.get(parcel.sessionId), 'done');
     }
   }
   return { ...answer, sheet, open, entries };
@@ -33,12 +33,12 @@ export function dayWithWaiting(answer: DayAnswer, waiting: readonly Parcel[]): D
  */
 export async function evidenceWithWaiting(
   state: ChildState,
-  waiting: readonly Parcel[],
+  waiting: readonly OutboxEntry[],
 ): Promise<ChildState> {
-  const { fold } = await import('@gumo/core/evidence');
+  const { applyFact: fold } = await import('@gumo/core/evidence');
   return waiting.reduce((known, parcel) => {
     const fact =
-      parcel.kind === 'observation' || parcel.kind === 'word' || parcel.kind === 'pegs'
+      parcel.kind === 'observation' || parcel.kind === 'override' || parcel.kind === 'placement'
         ? parcel
         : null;
     if (!fact || childOf(fact) !== state.childId) return known;
@@ -47,21 +47,23 @@ export async function evidenceWithWaiting(
   }, state);
 }
 
-const childOf = (parcel: Extract<Parcel, { kind: 'observation' | 'word' | 'pegs' }>): string => {
+const childOf = (
+  parcel: Extract<OutboxEntry, { kind: 'observation' | 'override' | 'placement' }>,
+): string => {
   switch (parcel.kind) {
     case 'observation':
       return parcel.observation.childId;
-    case 'word':
-      return parcel.word.childId;
-    case 'pegs':
-      return parcel.pegs.childId;
+    case 'override':
+      return parcel.override.childId;
+    case 'placement':
+      return parcel.placement.childId;
   }
 };
 
 /** What is concluded about a child, counted here from what is held and what waits. */
 export async function progressWithWaiting(
   held: ChildState,
-  waiting: readonly Parcel[],
+  waiting: readonly OutboxEntry[],
   today: string,
   speaks = true,
 ): Promise<ProgressAnswer> {
@@ -86,33 +88,33 @@ export async function progressWithWaiting(
   };
 }
 
-export interface SittingSoFar {
-  readonly sitting: Sitting;
+export interface SessionSoFar {
+  readonly session: Session;
   readonly observations: readonly Observation[];
   readonly voided: readonly string[];
 }
 
-/** A sitting as the server last had it, or as it was begun here, with what waits; null where nobody knows it. */
-export function sittingWithWaiting(
+/** A session as the server last had it, or as it was begun here, with what waits; null where nobody knows it. */
+export function sessionWithWaiting(
   id: string,
-  known: SittingSoFar | null,
-  waiting: readonly Parcel[],
-): SittingSoFar | null {
+  known: SessionSoFar | null,
+  waiting: readonly OutboxEntry[],
+): SessionSoFar | null {
   const begun = waiting.flatMap((one) =>
-    one.kind === 'sitting' && one.sitting.id === id ? [one.sitting] : [],
+    one.kind === 'session' && one.session.id === id ? [one.session] : [],
   );
-  let sitting = known?.sitting ?? begun[0];
-  if (!sitting) return null;
+  let session = known?.session ?? begun[0];
+  if (!session) return null;
   const observations = [...(known?.observations ?? [])];
   const voided = [...(known?.voided ?? [])];
   for (const parcel of waiting) {
-    if (parcel.kind === 'range' && parcel.sittingId === id) sitting = inRange(sitting, parcel.move);
-    if (parcel.kind === 'end' && parcel.sittingId === id) sitting = { ...sitting, ...parcel.end };
+    if (parcel.kind === 'range' && parcel.sessionId === id) session = inRange(session, parcel.move);
+    if (parcel.kind === 'end' && parcel.sessionId === id) session = { ...session, ...parcel.end };
     if (parcel.kind === 'voiding') voided.push(parcel.voiding.observationId);
-    if (parcel.kind === 'observation' && parcel.observation.sittingId === id) {
+    if (parcel.kind === 'observation' && parcel.observation.sessionId === id) {
       const isKnown = observations.some((one) => one.id === parcel.observation.id);
       if (!isKnown) observations.push(parcel.observation);
     }
   }
-  return { sitting, observations, voided };
+  return { session, observations, voided };
 }

@@ -11,7 +11,7 @@ import {
 import { catchError, from, map, of, switchMap } from 'rxjs';
 import { Api } from '../common/api';
 import { Clock } from '../common/clock';
-import { WeekAnswer } from './week-answers';
+import { WeekAnswer } from '@gumo/core/contract';
 
 export const WeekActions = createActionGroup({
   source: 'Week',

@@ -11,19 +11,19 @@ import {
 import { type ComponentFixture, TestBed } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
 import { LIBRARY } from '@gumo/core/activities';
-import { type Child, type Thing, newHousehold } from '@gumo/core/vocabulary';
+import { type Child, type Material, newHousehold } from '@gumo/core/vocabulary';
 import { aChild as anyChild } from '@gumo/core/vocabulary/testing';
 import { Store, provideState, provideStore } from '@ngrx/store';
 import { Subject } from 'rxjs';
 import * as v from 'valibot';
 import { Api, type ApiProblem } from '../common/api';
 import { Clock } from '../common/clock';
-import type { DayAnswer, SkillView } from '../state/answers';
+import type { DayAnswer, SkillView } from '@gumo/core/contract';
 import { ChildrenActions, childrenFeature } from '../state/children';
 import { dayFeature } from '../state/day';
 import { HouseholdActions, householdFeature } from '../state/household';
 import { runFeature } from '../state/run';
-import { ThingsActions, thingsFeature } from '../state/things';
+import { MaterialsActions, materialsFeature } from '../state/materials';
 import { weekFeature } from '../state/week';
 
 export const TODAY = '2026-03-10';
@@ -33,7 +33,7 @@ export const id = (n: number): string => `${ID}${String(n).padStart(2, '0')}`;
 export const aChild = (n: number, name: string, more: Partial<Child> = {}): Child =>
   anyChild({ id: id(n), name, ...more });
 
-export const aThing = (n: number, name: string, more: Partial<Thing> = {}): Thing => ({
+export const aMaterial = (n: number, name: string, more: Partial<Material> = {}): Material => ({
   id: id(n),
   name,
   use: 'counter',
@@ -52,7 +52,7 @@ export const aThing = (n: number, name: string, more: Partial<Thing> = {}): Thin
 /** A skill of which nothing was seen yet. */
 export const aView = (skillId: string, more: Partial<SkillView> = {}): SkillView => ({
   skillId,
-  standing: 'not-met',
+  status: 'not-started',
   mark: null,
   computed: null,
   reason: '',
@@ -62,7 +62,7 @@ export const aView = (skillId: string, more: Partial<SkillView> = {}): SkillView
   days: 0,
   lastSeen: null,
   due: null,
-  word: null,
+  override: null,
   items: [],
   ...more,
 });
@@ -70,7 +70,7 @@ export const aView = (skillId: string, more: Partial<SkillView> = {}): SkillView
 /** A day for which nothing is planned. */
 export const aDay = (more: Partial<DayAnswer> = {}): DayAnswer => ({
   day: TODAY,
-  sheet: { day: TODAY, away: [], laidReady: [] },
+  sheet: { day: TODAY, away: [], gotReady: [] },
   entries: [],
   ready: [],
   cautions: {},
@@ -89,7 +89,7 @@ interface Setting {
   readonly answers?: Readonly<Record<string, unknown>>;
   readonly inputs?: Readonly<Record<string, unknown>>;
   readonly children?: readonly Child[];
-  readonly things?: readonly Thing[];
+  readonly materials?: readonly Material[];
   /** What the server answers to a write, by method and path; what was sent where it says nothing. */
   readonly replies?: Readonly<Record<string, unknown>>;
   /** What the server says to every write instead of taking it. */
@@ -136,7 +136,7 @@ export class Place<T> {
           childrenFeature,
           dayFeature,
           runFeature,
-          thingsFeature,
+          materialsFeature,
           weekFeature,
         ].map((one) => provideState(one as typeof householdFeature)),
         { provide: Api, useValue: api },
@@ -148,7 +148,7 @@ export class Place<T> {
     const household = newHousehold(id(99), 'Spindle Cottage');
     store.dispatch(HouseholdActions.loaded({ household, activities: [...LIBRARY] }));
     store.dispatch(ChildrenActions.loaded({ children: [...(setting.children ?? [])] }));
-    store.dispatch(ThingsActions.loaded({ things: [...(setting.things ?? [])] }));
+    store.dispatch(MaterialsActions.loaded({ materials: [...(setting.materials ?? [])] }));
     const fixture = TestBed.createComponent(type);
     for (const [name, value] of Object.entries(setting.inputs ?? {})) {
       fixture.componentRef.setInput(name, value);

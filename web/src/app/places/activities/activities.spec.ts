@@ -1,7 +1,7 @@
 import { TestBed } from '@angular/core/testing';
 import { LIBRARY } from '@gumo/core/activities';
 import { SKILLS, matchSkills } from '@gumo/core/skills';
-import { Place, aChild, aThing } from '../../testing/place';
+import { Place, aChild, aMaterial } from '../../testing/place';
 import { Activities } from './activities';
 
 const titles = (place: Place<Activities>): string[] => place.all('.list .title strong');
@@ -51,10 +51,10 @@ describe('the list of activities', () => {
     TestBed.resetTestingModule();
     const stocked = await Place.open(Activities, {
       children: [old],
-      things: [
-        aThing(3, 'felt discs', { count: 60 }),
-        aThing(4, 'wooden bowl', { use: 'bowl', count: 4, shape: { kind: 'unknown' } }),
-        aThing(5, 'plates', { use: 'plate', count: 8, shape: { kind: 'unknown' } }),
+      materials: [
+        aMaterial(3, 'felt discs', { count: 60 }),
+        aMaterial(4, 'wooden bowl', { use: 'bowl', count: 4, shape: { kind: 'unknown' } }),
+        aMaterial(5, 'plates', { use: 'plate', count: 8, shape: { kind: 'unknown' } }),
       ],
     });
     await stocked.click('with what I have');

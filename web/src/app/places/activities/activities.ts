@@ -19,7 +19,7 @@ import {
   searchActivities,
 } from '@gumo/core/activities';
 import { SKILLS, STRANDS, STRAND_TITLES, findSkill } from '@gumo/core/skills';
-import { careFor, needsOf } from '@gumo/core/things';
+import { careFor, needsOf } from '@gumo/core/materials';
 import { type Activity, BANDS, type Child, ageOn } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
 import { map } from 'rxjs';
@@ -28,18 +28,19 @@ import { BAND_WORDS, BandSign } from '../../common/band-sign';
 import { Clock } from '../../common/clock';
 import { FORM_FIELDS } from '../../common/form-field';
 import { Icon } from '../../common/icon';
-import { PegMark } from '../../common/peg-mark';
+import { ChildSymbol } from '../../common/child-symbol';
 import { TOGGLES } from '../../common/toggle';
 import { childrenFeature } from '../../state/children';
 import { householdFeature } from '../../state/household';
-import { ThingsActions, thingsFeature } from '../../state/things';
+import { MaterialsActions, materialsFeature } from '../../state/materials';
+import { Counted } from '../../common/plural';
 
 interface Line {
   readonly activity: Activity;
   readonly strands: string;
   /** "12 short", or empty where everything is there. */
   readonly short: string;
-  /** True where the cupboard has too few, and not only no entry. */
+  /** True where the household has too few, and not only no entry. */
   readonly missing: boolean;
 }
 
@@ -60,9 +61,10 @@ const YEAR = 12;
     MatButton,
     MatInputModule,
     MatSelectModule,
-    PegMark,
+    ChildSymbol,
     RouterLink,
     TOGGLES,
+    Counted,
   ],
   templateUrl: './activities.html',
   styleUrl: './activities.scss',
@@ -73,7 +75,7 @@ export class Activities {
   private readonly clock = inject(Clock);
   protected readonly children = this.store.selectSignal(childrenFeature.selectPresent);
   private readonly activities = this.store.selectSignal(householdFeature.selectActivities);
-  private readonly things = this.store.selectSignal(thingsFeature.selectThings);
+  private readonly materials = this.store.selectSignal(materialsFeature.selectMaterials);
 
   protected readonly bands = BANDS;
   protected readonly bandWords = BAND_WORDS;
@@ -125,7 +127,7 @@ export class Activities {
   );
 
   constructor() {
-    this.store.dispatch(ThingsActions.wanted());
+    this.store.dispatch(MaterialsActions.wanted());
     effect(() => {
       const skillId = this.query();
       if (skillId !== null) this.set({ skillId: findSkill(skillId) ? skillId : null });
@@ -135,11 +137,11 @@ export class Activities {
   private readonly shortByActivity = computed(() => {
     const tops = this.taking().map(() => USUAL_TOP);
     const sizes = { tops: tops.length > 0 ? tops.slice(0, 3) : [USUAL_TOP] };
-    const [things, care] = [this.things(), this.care()];
+    const [materials, care] = [this.materials(), this.care()];
     return new Map(
       this.activities().map((activity) => {
-        const lines = needsOf([{ activity, sizes, care }], things);
-        const missing = lines.find((line) => line.short > 0 || line.thing === null);
+        const lines = needsOf([{ activity, sizes, care }], materials);
+        const missing = lines.find((line) => line.short > 0 || line.material === null);
         const words =
           missing === undefined
             ? ''

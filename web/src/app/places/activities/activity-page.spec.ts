@@ -1,6 +1,6 @@
 import { Router } from '@angular/router';
 import { TestBed } from '@angular/core/testing';
-import { Place, TODAY, aChild, aThing } from '../../testing/place';
+import { Place, TODAY, aChild, aMaterial } from '../../testing/place';
 import { ActivityPage } from './activity-page';
 
 const kofi = aChild(2, 'Kofi');
@@ -11,11 +11,11 @@ const answers = (activityId: string, top: number) => ({
     { childId: ilse.id, top: 3 },
   ],
 });
-const open = (activityId: string, top: number, things = [aThing(3, 'felt discs')]) =>
+const open = (activityId: string, top: number, materials = [aMaterial(3, 'felt discs')]) =>
   Place.open(ActivityPage, {
     inputs: { id: activityId },
     children: [ilse, kofi],
-    things,
+    materials,
     answers: answers(activityId, top),
   });
 const needs = (place: Place<ActivityPage>): string[] => place.all('.needs li');
@@ -39,8 +39,11 @@ describe('the page of an activity', () => {
   });
 
   it('keeps small parts from the youngest, and brings them back without her', async () => {
-    const beads = aThing(4, 'glass beads', { shape: { kind: 'ball', diameterMm: 12 }, count: 60 });
-    const discs = aThing(3, 'felt discs', { count: 60 });
+    const beads = aMaterial(4, 'glass beads', {
+      shape: { kind: 'ball', diameterMm: 12 },
+      count: 60,
+    });
+    const discs = aMaterial(3, 'felt discs', { count: 60 });
     const place = await open('counters-under', 10, [beads, discs]);
     const counters = (): string => needs(place).find((line) => line.includes('counters')) ?? '';
     await place.click(/Ilse/);
@@ -55,12 +58,12 @@ describe('the page of an activity', () => {
 
   it('does not begin without a child, and begins with each one’s own range', async () => {
     const place = await open('handfuls', 5);
-    await place.click('Begin');
+    await place.click('Start');
     expect(place.find('[role=alert]').textContent).toContain('Choose who takes part.');
     const went = spyOn(TestBed.inject(Router), 'navigate').and.resolveTo(true);
     await place.click(/Kofi/);
     expect(place.text).toContain('Kofi to 5');
-    await place.click('Begin');
+    await place.click('Start');
     expect(went).toHaveBeenCalledOnceWith(['/run', jasmine.any(String)]);
   });
 
@@ -75,7 +78,7 @@ describe('the page of an activity', () => {
       body: jasmine.objectContaining({
         day: TODAY,
         activityId: 'handfuls',
-        takers: [{ childId: kofi.id, top: 5 }],
+        participants: [{ childId: kofi.id, rangeMax: 5 }],
       }),
     });
   });

@@ -12,7 +12,13 @@ import { MatButton, MatButtonModule } from '@angular/material/button';
 import { onScreen, topsOf } from '@gumo/core/activities';
 import { findSheet, proposedFor } from '@gumo/core/sheets';
 import { matchSkills, skillOf } from '@gumo/core/skills';
-import { type NeedLine, careFor, cautionsAt, clothedIn, needsOf } from '@gumo/core/things';
+import {
+  type NeedLine,
+  careFor,
+  cautionsAt,
+  materialForInterest,
+  needsOf,
+} from '@gumo/core/materials';
 import { PlanEntry, type PlanEntryDraft } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
 import { v7 as uuid } from 'uuid';
@@ -21,17 +27,17 @@ import { sampleOf } from '../../common/activity-picture';
 import { BandSign } from '../../common/band-sign';
 import { Clock } from '../../common/clock';
 import { Icon } from '../../common/icon';
-import { PegMark } from '../../common/peg-mark';
+import { ChildSymbol } from '../../common/child-symbol';
 import { CautionList } from '../../common/caution-list';
 import { TOGGLES } from '../../common/toggle';
 import { listWords } from '../../common/words';
 import { SceneView } from '../../handling/scene';
-import { OwnActivities, Tops } from '../../state/answers';
+import { OwnActivities, Tops } from '@gumo/core/contract';
 import { childrenFeature } from '../../state/children';
 import { dayFeature, DayActions } from '../../state/day';
 import { householdFeature } from '../../state/household';
 import { Starting } from '../../state/starting';
-import { ThingsActions, thingsFeature } from '../../state/things';
+import { MaterialsActions, materialsFeature } from '../../state/materials';
 
 const STEP_WORDS: Record<string, string> = {
   lay: 'Lay out',
@@ -44,10 +50,14 @@ const STEP_WORDS: Record<string, string> = {
   how: 'How do you know?',
   stop: 'Stop',
 };
-const WAY_WORDS = { led: 'led', presented: 'presented', 'left-out': 'left out for free choice' };
+const WAY_WORDS = {
+  'adult-led': 'adult-led',
+  presentation: 'presentation',
+  invitation: 'invitation',
+};
 const PLACE_WORDS = { in: 'indoors', out: 'outdoors', either: 'indoors or out' };
 
-/** One activity: for whom, how far, how many of what, the steps, and *Begin*. */
+/** One activity: for whom, how far, how many of what, the steps, and *Start*. */
 @Component({
   selector: 'gumo-activity-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -57,7 +67,7 @@ const PLACE_WORDS = { in: 'indoors', out: 'outdoors', either: 'indoors or out' }
     Icon,
     MatButton,
     MatButtonModule,
-    PegMark,
+    ChildSymbol,
     RouterLink,
     SceneView,
     TOGGLES,
@@ -77,7 +87,7 @@ export class ActivityPage {
   private readonly moments = this.store.selectSignal(householdFeature.selectMoments);
   private readonly away = this.store.selectSignal(dayFeature.selectAway);
   private readonly present = this.store.selectSignal(childrenFeature.selectPresent);
-  private readonly things = this.store.selectSignal(thingsFeature.selectThings);
+  private readonly materials = this.store.selectSignal(materialsFeature.selectMaterials);
 
   protected readonly stepWords = STEP_WORDS;
   protected readonly message = signal<string | null>(null);
@@ -120,13 +130,13 @@ export class ActivityPage {
   protected readonly count = signal(1);
   /** Sheets that it can be done with, made for the range that is chosen. */
   protected readonly sheets = computed(() => {
-    const takers = this.takers().map(({ id, name }) => ({
+    const participants = this.participants().map(({ id, name }) => ({
       childId: id,
       name,
-      top: this.taking()[id] ?? 1,
+      rangeMax: this.taking()[id] ?? 1,
     }));
-    const anyone = [{ childId: '', name: '', top: Math.max(1, ...this.sizes().tops) }];
-    const asked = takers.length > 0 ? takers : anyone;
+    const anyone = [{ childId: '', name: '', rangeMax: Math.max(1, ...this.sizes().tops) }];
+    const asked = participants.length > 0 ? participants : anyone;
     return proposedFor(this.activity()?.id ?? '', asked).map(({ kind, childId, high }) => ({
       key: `${kind}/${childId}`,
       kind,
@@ -145,12 +155,12 @@ export class ActivityPage {
       tops: own.length > 0 ? own : Array.from({ length: this.count() }, () => this.top()),
     };
   });
-  private readonly takers = computed(() =>
+  private readonly participants = computed(() =>
     this.children().filter((child) => this.taking()[child.id] !== undefined),
   );
   /** Those who are chosen; everyone where nobody is. */
   private readonly reach = computed(() =>
-    this.takers().length > 0 ? this.takers() : this.children(),
+    this.participants().length > 0 ? this.participants() : this.children(),
   );
   private readonly care = computed(() => careFor(this.reach(), this.clock.today()));
   protected readonly cautions = computed(() => {
@@ -163,12 +173,12 @@ export class ActivityPage {
   protected readonly needs = computed(() => {
     const activity = this.activity();
     if (!activity) return [];
-    return needsOf([{ activity, sizes: this.sizes(), care: this.care() }], this.things());
+    return needsOf([{ activity, sizes: this.sizes(), care: this.care() }], this.materials());
   });
   protected readonly clothes = computed(() => {
     const activity = this.activity();
     if (!activity) return [];
-    const all = clothedIn(activity, this.takers(), this.things(), this.care());
+    const all = materialForInterest(activity, this.participants(), this.materials(), this.care());
     const key = (one: (typeof all)[number]): string => `${one.child.id} ${one.interest}`;
     return all.filter((one, i) => all.findIndex((other) => key(other) === key(one)) === i);
   });
@@ -183,7 +193,7 @@ export class ActivityPage {
     if (!activity) return null;
     const top = Math.max(...this.sizes().tops);
     return sampleOf(activity, top, {
-      name: this.takers()[0]?.name ?? '',
+      name: this.participants()[0]?.name ?? '',
       today: this.clock.today(),
     });
   });
@@ -191,7 +201,7 @@ export class ActivityPage {
   private loading: Promise<void> = Promise.resolve();
 
   constructor() {
-    this.store.dispatch(ThingsActions.wanted());
+    this.store.dispatch(MaterialsActions.wanted());
     effect(() => this.store.dispatch(DayActions.opened({ day: this.clock.today() })));
     effect(() => {
       const id = this.id();
@@ -216,7 +226,7 @@ export class ActivityPage {
 
   /** "big beads (small part) and cork discs (small part)". */
   protected awayWords(line: NeedLine): string {
-    return listWords(line.away.map((one) => `${one.thing.name} (${one.because})`));
+    return listWords(line.away.map((one) => `${one.material.name} (${one.because})`));
   }
 
   /** The range that fits has to be known first; it comes with the page. */
@@ -241,23 +251,29 @@ export class ActivityPage {
 
   protected async begin(): Promise<void> {
     await this.loading;
-    const takers = Object.entries(this.taking()).map(([childId, top]) => ({ childId, top }));
+    const participants = Object.entries(this.taking()).map(([childId, rangeMax]) => ({
+      childId,
+      rangeMax,
+    }));
     const activity = this.activity();
-    if (!activity || takers.length === 0) {
+    if (!activity || participants.length === 0) {
       this.message.set('Choose who takes part.');
       return;
     }
-    await this.starting.start(activity.id, takers);
+    await this.starting.start(activity.id, participants);
   }
 
   protected async addToToday(): Promise<void> {
     await this.loading;
     const activity = this.activity();
-    const takers = Object.entries(this.taking()).map(([childId, top]) => ({ childId, top }));
+    const participants = Object.entries(this.taking()).map(([childId, rangeMax]) => ({
+      childId,
+      rangeMax,
+    }));
     const moment = this.moments().find((one) => activity && one.bands.includes(activity.band));
-    if (!activity || takers.length === 0 || !moment) {
+    if (!activity || participants.length === 0 || !moment) {
       this.message.set(
-        takers.length === 0
+        participants.length === 0
           ? 'Choose who takes part.'
           : 'No moment of the day takes this kind of activity.',
       );
@@ -268,7 +284,7 @@ export class ActivityPage {
       day: this.clock.today(),
       momentId: moment.id,
       activityId: activity.id,
-      takers,
+      participants,
       minutes: activity.minutes[0],
       with: '',
       pinned: true,

@@ -75,7 +75,7 @@ describe('an activity of one’s own', () => {
     spyOn(TestBed.inject(Router), 'navigate').and.resolveTo(true);
     const steps = ours.steps.length;
     await place.click(/A step/);
-    await place.click(/Take out step 1$/);
+    await place.click(/Remove step 1$/);
     await place.submit();
     const body = place.sent[0]!.body as OwnActivity;
     expect(body.steps).toEqual(ours.steps.slice(1));
@@ -136,7 +136,7 @@ describe('the songbook', () => {
     await place.submit();
     expect(place.sent[0]!.method).toBe('PUT');
     await place.click(/Change Five snails/);
-    await place.click('Take out');
+    await place.click('Remove');
     expect(place.sent[1]).toEqual({
       method: 'DELETE',
       path: `/songs/${song.id}?version=2`,

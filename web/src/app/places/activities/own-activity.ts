@@ -35,13 +35,13 @@ import { v7 as uuid } from 'uuid';
 import * as v from 'valibot';
 import { Api } from '../../common/api';
 import { BAND_WORDS } from '../../common/band-sign';
-import { faultWords } from '../../common/faults';
+import { formatIssue } from '../../common/format-issue';
 import { FORM_FIELDS } from '../../common/form-field';
 import { Unsaved, faultOf, refused, valid } from '../../common/forms';
 import { Icon } from '../../common/icon';
 import { IconTip } from '../../common/icon-tip';
 import { Conflicts, type FieldWords } from '../../conflict/conflicts';
-import { OwnActivities } from '../../state/answers';
+import { OwnActivities } from '@gumo/core/contract';
 import { HouseholdActions, householdFeature } from '../../state/household';
 import { RoundField } from './round-field';
 
@@ -68,7 +68,7 @@ const STEP_WORDS: Record<(typeof STEP_KINDS)[number], string> = {
   how: 'How do you know?',
   stop: 'Stop',
 };
-const WAYS = ['led', 'presented', 'left-out'] as const;
+const WAYS = ['adult-led', 'presentation', 'invitation'] as const;
 const NOTES = [
   { key: 'easier', words: 'Easier', most: 200 },
   { key: 'harder', words: 'Harder', most: 200 },
@@ -104,7 +104,7 @@ const NEW_NEED: Need = {
 const EMPTY: Omit<Draft, 'id'> = {
   title: '',
   band: 'table',
-  ways: ['led'],
+  ways: ['adult-led'],
   minutes: [3, 8],
   setUpMinutes: 2,
   clearUpMinutes: 2,
@@ -408,17 +408,20 @@ export class OwnActivityForm {
     const checked = v.safeParse(OwnActivity, row);
     if (this.form.invalid) return;
     if (!checked.success) {
-      this.message.set(faultWords(checked.issues));
+      this.message.set(formatIssue(checked.issues));
       return;
     }
     try {
       const kept = isNew
-        ? await this.api.send('POST', '/activities/own', checked.output, OwnActivity)
+        ? await this.api.send('POST', '/activities/own', checked.output, OwnActivity, {
+            loads: true,
+          })
         : await this.conflicts.put(`/activities/own/${row.id}`, OwnActivity, {
             base: this.base(),
             mine: checked.output,
             what: row.title,
             words: ACTIVITY_WORDS,
+            loads: true,
           });
       if (!kept) return;
       this.form.markAsPristine();

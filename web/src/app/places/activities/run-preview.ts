@@ -4,7 +4,7 @@ import { MAT_DIALOG_DATA, MatDialogModule } from '@angular/material/dialog';
 import { topsOf } from '@gumo/core/activities';
 import { emptyState } from '@gumo/core/evidence';
 import { hashText, seeded } from '@gumo/core/numbers';
-import { playOut, sessionOf } from '@gumo/core/rounds';
+import { playOut, playStateOf } from '@gumo/core/rounds';
 import type { Activity } from '@gumo/core/vocabulary';
 import { Clock } from '../../common/clock';
 import { SceneView } from '../../handling/scene';
@@ -72,10 +72,10 @@ export class RunPreview {
   private played() {
     const { activity } = this;
     const tops = topsOf(activity);
-    const session = sessionOf({
+    const session = playStateOf({
       activity,
       top: tops[Math.floor(tops.length / 2)] ?? 5,
-      state: emptyState('', 'middle'),
+      state: emptyState('', 'balanced'),
       name: 'Wren',
       today: this.clock.today(),
       seed: activity.title,

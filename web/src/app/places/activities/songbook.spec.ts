@@ -27,7 +27,7 @@ describe('the songbook', () => {
   });
 
   it('says what will stand there in an empty one', async () => {
-    expect((await open([])).text).toContain('The songs you sing will stand here');
+    expect((await open([])).text).toContain('The songs you sing will appear here');
   });
 
   it('takes a song down', async () => {
@@ -90,7 +90,7 @@ describe('the songbook', () => {
   it('takes a song out, and brings it back on “Undo”', async () => {
     const place = await open();
     await place.click('Change Snails on the wall');
-    await place.click('Take out');
+    await place.click('Remove');
     expect(place.sent.at(-1)).toEqual({
       method: 'DELETE',
       path: `/songs/${snails.id}?version=2`,

@@ -14,7 +14,7 @@ import { Icon } from '../../common/icon';
 import { IconTip } from '../../common/icon-tip';
 import { Undo } from '../../common/undo';
 import { Conflicts } from '../../conflict/conflicts';
-import { Songs } from '../../state/answers';
+import { Songs } from '@gumo/core/contract';
 
 const EMPTY: Omit<Song, 'id'> = {
   title: '',
@@ -83,10 +83,10 @@ const EMPTY: Omit<Song, 'id'> = {
         </mat-form-field>
         <div class="actions">
           @if (song.version > 0) {
-            <button matButton type="button" class="out" (click)="remove(song)">Take out</button>
+            <button matButton type="button" class="out" (click)="remove(song)">Remove</button>
           }
           <button matButton type="button" (click)="draft.set(null)">Cancel</button>
-          <button matButton="filled" type="submit">Keep</button>
+          <button matButton="filled" type="submit">Save</button>
         </div>
       </form>
     }
@@ -111,7 +111,7 @@ const EMPTY: Omit<Song, 'id'> = {
         </li>
       } @empty {
         <li class="sheet soft">
-          The songs you sing will stand here, so that the children can choose.
+          The songs you sing will appear here, so that the children can choose.
         </li>
       }
     </ul>

@@ -11,15 +11,22 @@ import {
   signal,
 } from '@angular/core';
 import { MatRipple } from '@angular/material/core';
-import type { SkillView } from '../../state/answers';
-import { Bead, MARK_WORDS, type Mark, STANDING_WORDS, type Standing } from './bead';
+import type { SkillView } from '@gumo/core/contract';
+import { Bead, MARK_WORDS, type Mark, STATUS_WORDS, type Status } from './bead';
 import { ROW_HEIGHT, layStrings, linksOf } from './string-layout';
 
-const MARKED: readonly (readonly [Standing, Mark, string])[] = [
+const MARKED: readonly (readonly [Status, Mark, string])[] = [
   ['secure', 'due', 'due for review, or look again'],
   ['started', 'resting', 'resting'],
 ];
-const KINDS: readonly Standing[] = ['not-met', 'started', 'nearly', 'secure', 'come-back', 'taken'];
+const KINDS: readonly Status[] = [
+  'not-started',
+  'started',
+  'nearly',
+  'secure',
+  'review',
+  'assumed',
+];
 
 /** Progress as strings of beads: one string a strand, one bead a skill, in order. */
 @Component({
@@ -48,7 +55,7 @@ const KINDS: readonly Standing[] = ['not-met', 'started', 'nearly', 'secure', 'c
             matRipple
             type="button"
             class="place"
-            [class.faint]="at(place.skill.id) === 'not-met'"
+            [class.faint]="at(place.skill.id) === 'not-started'"
             [class.low]="place.low"
             [class.linked]="linked().has(place.skill.id)"
             [style.left.px]="place.x"
@@ -58,7 +65,7 @@ const KINDS: readonly Standing[] = ['not-met', 'started', 'nearly', 'secure', 'c
             [attr.tabindex]="place.skill.id === tabStop() ? 0 : -1"
             [attr.aria-pressed]="place.skill.id === opened()"
             [attr.data-skill]="place.skill.id"
-            [attr.data-standing]="at(place.skill.id)"
+            [attr.data-status]="at(place.skill.id)"
             [attr.data-mark]="marks().get(place.skill.id)"
             (click)="chosen.emit(place.skill.id)"
             (mouseenter)="pointed.set(place.skill.id)"
@@ -66,7 +73,7 @@ const KINDS: readonly Standing[] = ['not-met', 'started', 'nearly', 'secure', 'c
             (blur)="pointed.set(null)"
           >
             <gumo-bead
-              [standing]="at(place.skill.id)"
+              [status]="at(place.skill.id)"
               [mark]="marks().get(place.skill.id) ?? null"
               [byWord]="worded().has(place.skill.id)"
               [size]="26"
@@ -79,12 +86,12 @@ const KINDS: readonly Standing[] = ['not-met', 'started', 'nearly', 'secure', 'c
     </div>
     <ul class="legend" aria-label="What the beads mean">
       @for (kind of kinds; track kind) {
-        <li><gumo-bead [standing]="kind" [size]="26" /> {{ words[kind] }}</li>
+        <li><gumo-bead [status]="kind" [size]="26" /> {{ words[kind] }}</li>
       }
       @for (one of marked; track one[1]) {
-        <li><gumo-bead [standing]="one[0]" [mark]="one[1]" [size]="26" /> {{ one[2] }}</li>
+        <li><gumo-bead [status]="one[0]" [mark]="one[1]" [size]="26" /> {{ one[2] }}</li>
       }
-      <li><gumo-bead standing="secure" [byWord]="true" [size]="26" /> your own word</li>
+      <li><gumo-bead status="secure" [byWord]="true" [size]="26" /> your judgment</li>
     </ul>
   `,
   styles: `
@@ -97,10 +104,13 @@ const KINDS: readonly Standing[] = ['not-met', 'started', 'nearly', 'secure', 'c
     h2 {
       position: absolute;
       left: 0;
+      inline-size: 88px;
       padding-top: 3px;
-      font-size: var(--text-body);
+      font-size: var(--text-small);
+      line-height: 1.15;
     }
     h2.over {
+      inline-size: auto;
       margin-top: -22px;
     }
     .threads {
@@ -200,21 +210,21 @@ export class BeadStrings {
   /** The bead under the pointer or in focus: its threads are drawn. */
   protected readonly pointed = signal<string | null>(null);
   protected readonly rowHeight = ROW_HEIGHT;
-  protected readonly words = STANDING_WORDS;
+  protected readonly words = STATUS_WORDS;
   protected readonly kinds = KINDS;
   protected readonly marked = MARKED;
 
   protected readonly layout = computed(() => layStrings(this.width()));
   protected readonly narrow = computed(() => (this.layout().rows[0]?.top ?? 0) > 0);
   protected readonly tabStop = computed(() => this.opened() ?? this.views()[0]?.skillId ?? null);
-  private readonly standings = computed(
-    () => new Map(this.views().map((view) => [view.skillId, view.standing])),
+  private readonly statuses = computed(
+    () => new Map(this.views().map((view) => [view.skillId, view.status])),
   );
   protected readonly marks = computed(
     () => new Map(this.views().map((view) => [view.skillId, view.mark])),
   );
   protected readonly worded = computed(
-    () => new Set(this.views().flatMap((view) => (view.word ? [view.skillId] : []))),
+    () => new Set(this.views().flatMap((view) => (view.override ? [view.skillId] : []))),
   );
   protected readonly links = computed(() => {
     const id = this.pointed() ?? this.opened();
@@ -233,15 +243,15 @@ export class BeadStrings {
     });
   }
 
-  protected at(skillId: string): Standing {
-    return this.standings().get(skillId) ?? 'not-met';
+  protected at(skillId: string): Status {
+    return this.statuses().get(skillId) ?? 'not-started';
   }
 
   protected spoken(skillId: string, title: string): string {
-    const word = this.worded().has(skillId) ? ', your own word' : '';
+    const word = this.worded().has(skillId) ? ', your judgment' : '';
     const mark = this.marks().get(skillId);
     const beside = mark ? `, ${MARK_WORDS[mark]}` : '';
-    return `${title}: ${STANDING_WORDS[this.at(skillId)]}${beside}${word}`;
+    return `${title}: ${STATUS_WORDS[this.at(skillId)]}${beside}${word}`;
   }
 
   /** Arrow keys go from bead to bead; up and down to the nearest one of the next row. */

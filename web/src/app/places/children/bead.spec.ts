@@ -1,15 +1,15 @@
 import { provideZonelessChangeDetection } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
-import { Bead, type Standing } from './bead';
+import { Bead, type Status } from './bead';
 
 describe('a bead', () => {
   it('shows each standing by its shape alone', async () => {
     TestBed.configureTestingModule({ providers: [provideZonelessChangeDetection()] });
     const fixture = TestBed.createComponent(Bead);
     const looks = new Set<string>();
-    const all: Standing[] = ['not-met', 'started', 'nearly', 'secure', 'come-back', 'taken'];
-    for (const standing of all) {
-      fixture.componentRef.setInput('standing', standing);
+    const all: Status[] = ['not-started', 'started', 'nearly', 'secure', 'review', 'assumed'];
+    for (const status of all) {
+      fixture.componentRef.setInput('status', status);
       await fixture.whenStable();
       const host = fixture.nativeElement as HTMLElement;
       const shapes = [...host.querySelectorAll('circle, path')];

@@ -1,16 +1,16 @@
 import { ChangeDetectionStrategy, Component, input } from '@angular/core';
-import type { SkillView } from '../../state/answers';
+import type { SkillView } from '@gumo/core/contract';
 
-export type Standing = SkillView['standing'];
+export type Status = SkillView['status'];
 export type Mark = NonNullable<SkillView['mark']>;
 
-export const STANDING_WORDS: Record<Standing, string> = {
-  'not-met': 'not met',
+export const STATUS_WORDS: Record<Status, string> = {
+  'not-started': 'not started',
   started: 'started',
   nearly: 'nearly',
   secure: 'secure',
-  'come-back': 'come back',
-  taken: 'taken as known',
+  review: 'review',
+  assumed: 'assumed',
 };
 
 export const MARK_WORDS: Record<Mark, string> = {
@@ -25,11 +25,11 @@ export const MARK_WORDS: Record<Mark, string> = {
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <svg viewBox="0 0 32 32" aria-hidden="true">
-      @if (standing() === 'come-back' || mark() === 'due' || mark() === 'look-again') {
+      @if (status() === 'review' || mark() === 'due' || mark() === 'look-again') {
         <circle class="ring" cx="16" cy="16" r="14.5" />
       }
       <circle class="bead" cx="16" cy="16" r="10.5" />
-      @switch (standing()) {
+      @switch (status()) {
         @case ('started') {
           <path class="fill" d="M16 16H5.5A10.500 10.500 0 0 0 16 26.500z" />
         }
@@ -39,11 +39,11 @@ export const MARK_WORDS: Record<Mark, string> = {
         @case ('secure') {
           <circle class="fill" cx="16" cy="16" r="10.5" />
         }
-        @case ('come-back') {
+        @case ('review') {
           <circle class="fill" cx="16" cy="16" r="10.5" />
           <path class="cut" d="M16 4v24" />
         }
-        @case ('taken') {
+        @case ('assumed') {
           <circle class="fill" cx="16" cy="16" r="10.5" />
           <circle class="open" cx="16" cy="16" r="4.6" />
         }
@@ -102,7 +102,7 @@ export const MARK_WORDS: Record<Mark, string> = {
   `,
 })
 export class Bead {
-  readonly standing = input.required<Standing>();
+  readonly status = input.required<Status>();
   /** A review that is due or a doubt is an outer ring; a rest a dashed edge. */
   readonly mark = input<Mark | null>(null);
   readonly size = input(32);

@@ -51,7 +51,7 @@ describe('a child’s form', () => {
     await write(place, 'name', 'Juniper');
     await write(place, 'birthDate', '2026-03-11');
     await place.submit();
-    expect(errors(place)).toEqual(['Must not lie after today.']);
+    expect(errors(place)).toEqual(['Must not be after today.']);
     await write(place, 'birthDate', '2026-03-10');
     expect(errors(place)).toEqual([]);
   });

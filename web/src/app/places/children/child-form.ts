@@ -23,8 +23,8 @@ import {
   PEG_COLORS,
   PEG_SHAPES,
   POLICIES,
-  type PegColor,
-  type PegShape,
+  type SymbolColor,
+  type SymbolShape,
   type Policy,
   allergenName,
 } from '@gumo/core/vocabulary';
@@ -37,7 +37,7 @@ import { Clock } from '../../common/clock';
 import { DAYS_AS_TEXT, DAY_FIELDS } from '../../common/day-adapter';
 import { FORM_FIELDS } from '../../common/form-field';
 import { Unsaved, faultOf, refused, valid } from '../../common/forms';
-import { PEG_FILL, PegMark } from '../../common/peg-mark';
+import { SYMBOL_FILL, ChildSymbol } from '../../common/child-symbol';
 import { TOGGLES } from '../../common/toggle';
 import { POLICY_WORDS, splitList } from '../../common/words';
 import { Conflicts, type FieldWords } from '../../conflict/conflicts';
@@ -59,7 +59,7 @@ const Interests = v.pipe(v.string(), v.transform(splitList), Child.entries.inter
 const CHILD_WORDS: FieldWords = {
   name: 'Name',
   birthDate: 'Born',
-  mark: ['Peg mark', ({ shape, color }: Child['mark']) => `${color} ${shape}`],
+  symbol: ['Symbol', ({ shape, color }: Child['symbol']) => `${color} ${shape}`],
   interests: 'Interests',
   cautions: [
     'Cautions',
@@ -87,7 +87,7 @@ const CHILD_WORDS: FieldWords = {
     MatInputModule,
     MatRadioModule,
     MatSelectModule,
-    PegMark,
+    ChildSymbol,
     ReactiveFormsModule,
     RouterLink,
     TOGGLES,
@@ -109,7 +109,7 @@ export class ChildForm {
 
   protected readonly shapes = PEG_SHAPES;
   protected readonly colors = PEG_COLORS;
-  protected readonly fills = PEG_FILL;
+  protected readonly fills = SYMBOL_FILL;
   protected readonly policies = POLICIES;
   protected readonly policyWords = POLICY_WORDS;
   protected readonly modes = MODES;
@@ -133,12 +133,12 @@ export class ChildForm {
     v.nullable(v.string(), ''),
     v.check((day) => day !== null && day !== '', 'must be a day such as 24 November 2022'),
     Child.entries.birthDate,
-    v.check((day) => day <= this.today(), 'must not lie after today'),
+    v.check((day) => day <= this.today(), 'must not be after today'),
   );
   protected readonly form = this.builder.group({
     name: ['', valid(Child.entries.name)],
     birthDate: ['', valid(this.born)],
-    mark: this.builder.group({ shape: ['leaf' as PegShape], color: ['moss' as PegColor] }),
+    symbol: this.builder.group({ shape: ['leaf' as SymbolShape], color: ['moss' as SymbolColor] }),
     interests: ['', valid(Interests)],
     cautions: this.builder.group({
       mouths: [false],
@@ -146,7 +146,7 @@ export class ChildForm {
       note: ['', valid(Child.entries.cautions.entries.note)],
     }),
     answerModes: [['speaks', 'points'] as readonly AnswerMode[], valid(Child.entries.answerModes)],
-    policy: ['middle' as Policy],
+    policy: ['balanced' as Policy],
     weekNumber: [null as number | null],
   });
   protected readonly numbers = Array.from({ length: 20 }, (_, i) => i + 1);
@@ -169,7 +169,7 @@ export class ChildForm {
     this.form.setValue({
       name: child.name,
       birthDate: child.birthDate,
-      mark: child.mark,
+      symbol: child.symbol,
       interests: child.interests.join(', '),
       cautions: child.cautions,
       answerModes: child.answerModes,
@@ -178,19 +178,19 @@ export class ChildForm {
     });
   }
 
-  /** A new child starts with a mark that nobody has. */
+  /** A new child starts with a symbol that nobody has. */
   private offerFreeMark(children: readonly Child[]): void {
     if (this.form.dirty || this.id() !== undefined) return;
     const free = <T>(all: readonly T[], taken: readonly T[]): T =>
       all.find((one) => !taken.includes(one)) ?? (all[0] as T);
-    this.form.controls.mark.setValue({
+    this.form.controls.symbol.setValue({
       shape: free(
         PEG_SHAPES,
-        children.map((child) => child.mark.shape),
+        children.map((child) => child.symbol.shape),
       ),
       color: free(
         PEG_COLORS,
-        children.map((child) => child.mark.color),
+        children.map((child) => child.symbol.color),
       ),
     });
   }

@@ -7,31 +7,29 @@ import {
   input,
   signal,
 } from '@angular/core';
-import { takeUntilDestroyed, toSignal } from '@angular/core/rxjs-interop';
+import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
 import { MatMenuModule } from '@angular/material/menu';
 import { MatSelectModule } from '@angular/material/select';
 import { MatTabsModule } from '@angular/material/tabs';
 import { NavigationEnd, Router, RouterLink, RouterOutlet } from '@angular/router';
 import { POLICIES, type Policy } from '@gumo/core/vocabulary';
-import { Actions, ofType } from '@ngrx/effects';
 import { Store } from '@ngrx/store';
 import { filter, map } from 'rxjs';
 import { Api } from '../../common/api';
 import { Clock } from '../../common/clock';
 import { FORM_FIELDS } from '../../common/form-field';
 import { Icon } from '../../common/icon';
-import { PegMark } from '../../common/peg-mark';
+import { ChildSymbol } from '../../common/child-symbol';
 import { POLICY_WORDS, ageWords, listWords } from '../../common/words';
-import { PolicyAnswer } from '../../state/answers';
+import { PolicyAnswer } from '@gumo/core/contract';
 import { ChildrenActions, childrenFeature } from '../../state/children';
-import { OutboxActions } from '../../state/outbox';
 import { ProgressActions, progressFeature } from '../../state/progress';
 
 type Tab = readonly [path: string, title: string];
 const TABS: readonly Tab[] = [
   ['', 'Progress'],
-  ['sittings', 'Sessions'],
+  ['sessions', 'Sessions'],
   ['work', 'Work samples'],
   ['family', 'Family report'],
 ];
@@ -57,7 +55,7 @@ const DETAILS: readonly Tab[] = [
     MatMenuModule,
     MatSelectModule,
     MatTabsModule,
-    PegMark,
+    ChildSymbol,
     RouterLink,
     RouterOutlet,
   ],
@@ -113,12 +111,6 @@ export class ChildPage {
       this.changed.set(null);
       this.store.dispatch(ProgressActions.wanted({ childId }));
     });
-    inject(Actions)
-      .pipe(ofType(OutboxActions.emptied), takeUntilDestroyed())
-      .subscribe(({ childIds }) => {
-        const childId = this.id();
-        if (childIds.includes(childId)) this.store.dispatch(ProgressActions.wanted({ childId }));
-      });
   }
 
   protected async choosePolicy(value: string): Promise<void> {

@@ -30,16 +30,16 @@ describe('a page for the family', () => {
     first.value = 'Juno counts to ten on the stairs.';
     first.dispatchEvent(new Event('input'));
     await place.settle();
-    await place.click('Keep this page');
+    await place.click('Save this report');
     const kept = place.sent[0]!.body as FamilyLetter;
     expect(kept.knows).toEqual(['Juno counts to ten on the stairs.']);
     expect([kept.from, kept.to, kept.goals.length]).toEqual(['2025-12-16', '2026-03-10', 0]);
-    expect(place.find('[role=status]').textContent).toContain('Kept.');
+    expect(place.find('[role=status]').textContent).toContain('Saved.');
     expect(place.find<HTMLAnchorElement>('.kept a').href).toContain(
       `/api/papers/family/${kept.id}.pdf`,
     );
     await place.tick('Published goals as a second page', true);
-    await place.click('Keep this page');
+    await place.click('Save this report');
     expect((place.sent[1]!.body as FamilyLetter).goals.length).toBe(1);
   });
 
@@ -52,7 +52,7 @@ describe('a page for the family', () => {
     expect(place.element.textContent).toContain('Nothing was noted of this in that time.');
     await place.click('A sentence of your own');
     expect(place.element.querySelectorAll('textarea').length).toBe(5);
-    await place.click('Keep this page');
+    await place.click('Save this report');
     expect(place.find('[role=alert]').textContent).toContain('knows.0 is too long');
   });
 });
@@ -67,13 +67,13 @@ describe('forgetting a child', () => {
       inputs: { child },
       replies: { [`POST /children/${child.id}/forget`]: { holders: [holder] } },
     });
-    await place.click('Forget this child for good');
-    const button = (): HTMLButtonElement => place.find('button', 'Forget for good');
+    await place.click('Delete this child permanently');
+    const button = (): HTMLButtonElement => place.find('button', 'Delete permanently');
     expect(button().disabled).toBeTrue();
     await place.fill(/The name once more/, 'June');
     expect(button().disabled).toBeTrue();
     await place.fill(/The name once more/, ' juno ');
-    await place.click('Forget for good');
+    await place.click('Delete permanently');
     expect(place.sent[0]!.body).toEqual({ name: ' juno ', copies: true });
     expect(place.find('[role=status]').textContent).toContain('gone by');
   });

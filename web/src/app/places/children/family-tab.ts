@@ -11,9 +11,9 @@ import { TextFieldModule } from '@angular/cdk/text-field';
 import { MatButton, MatIconButton } from '@angular/material/button';
 import { MatCheckbox } from '@angular/material/checkbox';
 import { MatInputModule } from '@angular/material/input';
+import { FamilyDraft, FamilyReports } from '@gumo/core/contract';
 import { FamilyLetter, addDays } from '@gumo/core/vocabulary';
 import { v7 as uuid } from 'uuid';
-import * as v from 'valibot';
 import { Api } from '../../common/api';
 import { Clock } from '../../common/clock';
 import { FORM_FIELDS } from '../../common/form-field';
@@ -23,23 +23,10 @@ import { TOGGLES } from '../../common/toggle';
 import { Undo } from '../../common/undo';
 import { LOCAL_RULES, dayWords } from '../../common/words';
 
-const Line = v.object({ key: v.string(), words: v.string() });
-const Draft = v.object({
-  title: v.string(),
-  knows: v.array(Line),
-  growing: v.array(Line),
-  next: v.array(Line),
-  home: v.array(Line),
-  cautions: v.array(Line),
-  goals: FamilyLetter.entries.goals,
-  note: v.string(),
-});
-const Letters = v.array(FamilyLetter);
-
 type Part = 'knows' | 'growing' | 'next' | 'home' | 'cautions';
 const PARTS: readonly (readonly [Part, string])[] = [
-  ['knows', 'What stands firm'],
-  ['growing', 'What is growing'],
+  ['knows', 'Secure'],
+  ['growing', 'Growing'],
   ['next', 'What comes next'],
   ['home', 'Two things to do at home'],
   ['cautions', 'To take care'],
@@ -107,8 +94,8 @@ export class FamilyTab {
     this.said.set('');
     try {
       const [draft, letters] = await Promise.all([
-        this.api.get(`/families/draft?child=${id}&from=${from}&to=${to}`, Draft),
-        this.api.get('/families', Letters),
+        this.api.get(`/families/draft?child=${id}&from=${from}&to=${to}`, FamilyDraft),
+        this.api.get('/families', FamilyReports),
       ]);
       const lines = (part: Part): Sentence[] => draft[part].map((one) => ({ ...one, on: true }));
       this.title.set(draft.title);
@@ -165,7 +152,7 @@ export class FamilyTab {
       await navigator.clipboard.writeText(this.asText());
       this.said.set('Copied.');
     } catch {
-      this.message.set('This browser does not let a page copy; keep it and open the PDF.');
+      this.message.set('This browser does not let a page copy; save it and open the PDF.');
     }
   }
 
@@ -190,7 +177,7 @@ export class FamilyTab {
     try {
       const kept = await this.api.send('POST', '/families', letter, FamilyLetter);
       this.letters.update((all) => [kept, ...all]);
-      this.said.set('Kept.');
+      this.said.set('Saved.');
     } catch (error) {
       this.message.set((error as Error).message);
     }

@@ -16,38 +16,53 @@ import {
   type ChildState,
   type Fact,
   FIRST_LOOK,
-  LOOK_SITTING,
+  LOOK_SESSION,
   LOOK_TRIES,
-  fold,
+  applyFact,
   lookResult,
   nextLook,
-  pegsByAge,
+  levelsByAge,
 } from '@gumo/core/evidence';
 import { recordFor } from '@gumo/core/pads';
 import { questionForItem } from '@gumo/core/rounds';
 import { STRANDS, STRAND_TITLES, type Strand, skillOf, skillsOfStrand } from '@gumo/core/skills';
-import { type Observation, type Outcome, type Pegs, ageOn } from '@gumo/core/vocabulary';
+import {
+  type Observation,
+  type Outcome,
+  type PlacementEstimate,
+  ageOn,
+} from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
 import { v7 as uuid } from 'uuid';
 import { Api } from '../../common/api';
 import { Clock } from '../../common/clock';
 import { Icon } from '../../common/icon';
-import { PegMark } from '../../common/peg-mark';
+import { ChildSymbol } from '../../common/child-symbol';
 import { OUTCOME_WORDS } from '../../common/words';
 import { OutcomeBar, outcomeOfKey } from '../../handling/outcome-bar';
 import { SceneView } from '../../handling/scene';
-import { Evidence } from '../../state/answers';
+import { Evidence } from '@gumo/core/contract';
 import { childrenFeature } from '../../state/children';
 import { householdFeature } from '../../state/household';
 import { Outbox } from '../../state/outbox';
+import { Counted } from '../../common/plural';
 
-type PegPlaces = Pegs['pegs'];
+type Levels = PlacementEstimate['levels'];
 
 /** A first look at a new child: pegs, then tries as play, over two or three days. */
 @Component({
   selector: 'gumo-first-look',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Icon, MatButton, MatSliderModule, OutcomeBar, PegMark, RouterLink, SceneView],
+  imports: [
+    Icon,
+    MatButton,
+    MatSliderModule,
+    OutcomeBar,
+    ChildSymbol,
+    RouterLink,
+    SceneView,
+    Counted,
+  ],
   templateUrl: './first-look.html',
   styleUrl: './first-look.scss',
   host: { '(document:keydown)': 'press($event)' },
@@ -66,18 +81,18 @@ export class FirstLook {
 
   protected readonly strands = STRANDS;
   protected readonly titles = STRAND_TITLES;
-  protected readonly mostToday = LOOK_SITTING;
+  protected readonly mostToday = LOOK_SESSION;
   protected readonly child = computed(() => this.childById()[this.id()] ?? null);
   protected readonly failure = signal<string | null>(null);
   private readonly state = signal<ChildState | null>(null);
   protected readonly look = computed(() => this.state()?.look ?? null);
-  protected readonly phase = signal<'pegs' | 'ask' | 'found'>('pegs');
-  protected readonly pegs = signal<PegPlaces | null>(null);
+  protected readonly phase = signal<'placement' | 'ask' | 'found'>('placement');
+  protected readonly pegs = signal<Levels | null>(null);
   /** True until somebody moves a peg: the age set them. */
   private readonly byAge = signal(true);
 
-  private sittingId = '';
-  /** Tries of this sitting that stand. */
+  private sessionId = '';
+  /** Tries of this session that stand. */
   protected readonly noted = signal<readonly Observation[]>([]);
   private readonly tries = computed(() =>
     this.noted().map(({ skillId, outcome }) => ({ skillId, outcome, guess: 0 })),
@@ -124,7 +139,7 @@ export class FirstLook {
       const state = await this.api.get(`/children/${id}/evidence`, Evidence);
       this.state.set(state);
       if (state.look) {
-        this.pegs.set(state.look.pegs);
+        this.pegs.set(state.look.levels);
         this.byAge.set(state.look.byAge);
       }
     } catch (error) {
@@ -136,11 +151,11 @@ export class FirstLook {
     const child = this.child();
     if (!child) return;
     const { years, months } = ageOn(child.birthDate, this.clock.today());
-    this.pegs.set(pegsByAge(years * 12 + months));
+    this.pegs.set(levelsByAge(years * 12 + months));
     this.byAge.set(true);
   }
 
-  protected setPeg(strand: Strand, place: number): void {
+  protected setLevel(strand: Strand, place: number): void {
     this.pegs.update((pegs) => pegs && { ...pegs, [strand]: place });
     this.byAge.set(false);
   }
@@ -157,7 +172,7 @@ export class FirstLook {
 
   private take(fact: Fact): void {
     const state = this.state();
-    const next = state && fold(state, fact);
+    const next = state && applyFact(state, fact);
     if (next && 'state' in next) this.state.set(next.state);
   }
 
@@ -165,26 +180,32 @@ export class FirstLook {
     const pegs = this.pegs();
     if (!pegs) return;
     const look = this.look();
-    const moved = !look || STRANDS.some((strand) => look.pegs[strand] !== pegs[strand]);
+    const moved = !look || STRANDS.some((strand) => look.levels[strand] !== pegs[strand]);
     const stamp = { childId: this.id(), at: this.clock.instant(), day: this.clock.today() };
     if (moved) {
-      const fact: Pegs = { id: uuid(), ...stamp, pegs, byAge: this.byAge(), notedBy: '' };
-      void this.outbox.put({ kind: 'pegs', pegs: fact });
-      this.take({ kind: 'pegs', pegs: fact });
+      const fact: PlacementEstimate = {
+        id: uuid(),
+        ...stamp,
+        levels: pegs,
+        byAge: this.byAge(),
+        notedBy: '',
+      };
+      void this.outbox.put({ kind: 'placement', placement: fact });
+      this.take({ kind: 'placement', placement: fact });
     }
-    this.sittingId = uuid();
+    this.sessionId = uuid();
     this.noted.set([]);
     void this.outbox.put({
-      kind: 'sitting',
-      sitting: {
-        id: this.sittingId,
+      kind: 'session',
+      session: {
+        id: this.sessionId,
         activityId: FIRST_LOOK,
         planEntryId: null,
         day: stamp.day,
         startedAt: stamp.at,
         endedAt: null,
         mood: null,
-        takers: [{ childId: this.id(), top: 10 }],
+        participants: [{ childId: this.id(), rangeMax: 10 }],
       },
     });
     this.phase.set('ask');
@@ -198,7 +219,7 @@ export class FirstLook {
     const observation: Observation = {
       id: uuid(),
       childId: child.id,
-      sittingId: this.sittingId,
+      sessionId: this.sessionId,
       activityId: FIRST_LOOK,
       skillId: prompt.skillId,
       itemId: prompt.itemId,
@@ -208,7 +229,7 @@ export class FirstLook {
       triedFirst: true,
       answered: prompt.way,
       reason: null,
-      things: [],
+      materials: [],
       notedBy: '',
       note: '',
       record,
@@ -229,13 +250,13 @@ export class FirstLook {
     void this.outbox.put({ kind: 'voiding', voiding, childId: this.id() });
     this.noted.update((noted) => noted.slice(0, -1));
     this.take({ kind: 'voiding', voiding });
-    void this.announcer.announce('Taken back');
+    void this.announcer.announce('Undone');
   }
 
   protected stop(): void {
     const endedAt = this.clock.instant();
     const end = { endedAt, mood: null };
-    void this.outbox.put({ kind: 'end', sittingId: this.sittingId, end });
+    void this.outbox.put({ kind: 'end', sessionId: this.sessionId, end });
     this.phase.set('found');
   }
 

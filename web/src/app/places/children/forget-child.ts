@@ -3,17 +3,14 @@ import { MatButton } from '@angular/material/button';
 import { MatCheckbox } from '@angular/material/checkbox';
 import { MatInputModule } from '@angular/material/input';
 import { Router } from '@angular/router';
+import { Deleted } from '@gumo/core/contract';
 import type { Child } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
-import * as v from 'valibot';
+import type * as v from 'valibot';
 import { Api } from '../../common/api';
 import { FORM_FIELDS } from '../../common/form-field';
 import { dayWords } from '../../common/words';
 import { ChildrenActions } from '../../state/children';
-
-const Forgotten = v.object({
-  holders: v.array(v.object({ name: v.string(), until: v.nullable(v.string()) })),
-});
 
 /** Removes a child and all that is known of it, for a family that wants that. */
 @Component({
@@ -25,9 +22,9 @@ const Forgotten = v.object({
       <section class="sheet" role="status">
         <h2>{{ child().name }} is forgotten</h2>
         @if (holders.length === 0) {
-          <p>No record and no copy here holds this child any more.</p>
+          <p>No record and no backup here holds this child any more.</p>
         } @else {
-          <p>Nothing here holds this child any more, but for these copies of the records:</p>
+          <p>Nothing here holds this child any more, except for these backups:</p>
           <ul>
             @for (one of holders; track one.name) {
               <li>
@@ -51,10 +48,10 @@ const Forgotten = v.object({
       </section>
     } @else if (open()) {
       <section class="caution" aria-labelledby="forget-head">
-        <h2 id="forget-head">Forget {{ child().name }} for good</h2>
+        <h2 id="forget-head">Delete {{ child().name }} permanently</h2>
         <p>
-          All that was seen, said, planned and kept of {{ child().name }} is removed and cannot be
-          brought back. To keep it and only put it away, archive the child instead.
+          All that was seen, said, planned and saved of {{ child().name }} is removed and cannot be
+          brought back. To keep it all and only put it away, archive the child instead.
         </p>
         <mat-form-field>
           <mat-label>The name once more</mat-label>
@@ -67,7 +64,7 @@ const Forgotten = v.object({
           />
         </mat-form-field>
         <mat-checkbox [checked]="alsoCopies()" (change)="alsoCopies.set($event.checked)">
-          from the copies of the records as well
+          from the backups as well
         </mat-checkbox>
         @if (message(); as text) {
           <p role="alert">{{ text }}</p>
@@ -81,13 +78,13 @@ const Forgotten = v.object({
             [disabled]="!isSame() || busy()"
             (click)="forget()"
           >
-            {{ busy() ? 'Forgetting …' : 'Forget for good' }}
+            {{ busy() ? 'Deleting …' : 'Delete permanently' }}
           </button>
         </div>
       </section>
     } @else {
       <button matButton type="button" class="quiet" (click)="open.set(true)">
-        Forget this child for good
+        Delete this child permanently
       </button>
     }
   `,
@@ -132,7 +129,7 @@ export class ForgetChild {
   protected readonly typed = signal('');
   protected readonly alsoCopies = signal(true);
   protected readonly message = signal<string | null>(null);
-  protected readonly holders = signal<v.InferOutput<typeof Forgotten>['holders'] | null>(null);
+  protected readonly holders = signal<v.InferOutput<typeof Deleted>['holders'] | null>(null);
   protected readonly isSame = computed(
     () => this.typed().trim().toLowerCase() === this.child().name.trim().toLowerCase(),
   );
@@ -143,7 +140,7 @@ export class ForgetChild {
     try {
       const body = { name: this.typed(), copies: this.alsoCopies() };
       const path = `/children/${this.child().id}/forget`;
-      this.holders.set((await this.api.send('POST', path, body, Forgotten)).holders);
+      this.holders.set((await this.api.send('POST', path, body, Deleted)).holders);
     } catch (error) {
       this.message.set((error as Error).message);
     } finally {

@@ -1,5 +1,5 @@
-import { type Observation, type OwnWord } from '@gumo/core/vocabulary';
-import type { SeenObservation, SkillView } from '../../state/answers';
+import { type Observation, type EducatorOverride } from '@gumo/core/vocabulary';
+import type { SeenObservation, SkillView } from '@gumo/core/contract';
 import { Outbox } from '../../state/outbox';
 import { Place, TODAY, aChild, id } from '../../testing/place';
 import { OpenedBead } from './opened-bead';
@@ -7,17 +7,17 @@ import { OpenedBead } from './opened-bead';
 const kofi = aChild(2, 'Kofi');
 const view = (more: Partial<SkillView> = {}): SkillView => ({
   skillId: 'give-5',
-  standing: 'nearly',
+  status: 'nearly',
   mark: null,
   computed: 'nearly',
-  reason: 'Seven of nine on own, on two days.',
-  change: 'Four and five on own on one more day would settle it.',
+  reason: 'Seven of nine on their own, on two days.',
+  change: 'Four and five on their own on one more day would settle it.',
   scored: 9,
   own: 7,
   days: 2,
   lastSeen: '2026-03-09',
   due: null,
-  word: null,
+  override: null,
   items: [
     { itemId: 'n5', label: 'five', asked: 0, own: 0, last: null },
     { itemId: 'n4', label: 'four', asked: 3, own: 2, last: 'own' },
@@ -27,7 +27,7 @@ const view = (more: Partial<SkillView> = {}): SkillView => ({
 const observation = (n: number, given: number, outcome: Observation['outcome']): Observation => ({
   id: id(n),
   childId: kofi.id,
-  sittingId: null,
+  sessionId: null,
   activityId: null,
   skillId: 'give-5',
   itemId: 'n4',
@@ -37,7 +37,7 @@ const observation = (n: number, given: number, outcome: Observation['outcome']):
   triedFirst: true,
   answered: null,
   reason: null,
-  things: [],
+  materials: [],
   notedBy: '',
   note: '',
   record: { kind: 'give', asked: 4, given },
@@ -56,7 +56,7 @@ async function open(
   const put = jasmine.createSpy('put').and.resolveTo();
   const place = await Place.open(OpenedBead, {
     children: [kofi],
-    inputs: { childId: kofi.id, view: shown, standings: new Map(), past },
+    inputs: { childId: kofi.id, view: shown, statuses: new Map(), past },
     answers: {
       [`/children/${kofi.id}/observations`]: { observations: evidence, next: null },
     },
@@ -69,12 +69,12 @@ async function open(
 describe('an opened bead', () => {
   it('says why it is filled as it is, what would change that, and what was not asked', async () => {
     const { place } = await open(view());
-    expect(place.find('.reason').textContent).toContain('Seven of nine on own');
+    expect(place.find('.reason').textContent).toContain('Seven of nine on their own');
     expect(place.text).toContain('would settle it');
-    expect(place.all('.items li')).toEqual(['four 2 of 3 on own', 'five – not asked yet']);
+    expect(place.all('.items li')).toEqual(['four 2 of 3 on their own', 'five – not asked yet']);
   });
 
-  it('shows the evidence itself, slips in words, and what was taken back as such', async () => {
+  it('shows the evidence itself, slips in words, and what was undone as such', async () => {
     const { place } = await open(view(), [
       seen(observation(61, 4, 'own')),
       seen(observation(62, 6, 'not-yet')),
@@ -84,7 +84,7 @@ describe('an opened bead', () => {
     expect(lines.length).toBe(3);
     expect(lines[0]).toContain('9 Mar');
     expect(place.all('.evidence .slip')).toEqual(['went on past the number asked']);
-    expect(lines[2]).toContain('taken back');
+    expect(lines[2]).toContain('restored');
   });
 
   it('says where evidence was seen in passing, and where there is none yet', async () => {
@@ -94,9 +94,12 @@ describe('an opened bead', () => {
   it('takes the educator’s own word as a fact of today', async () => {
     const { place, put } = await open(view());
     await place.click('Knows it');
-    const { kind, word } = put.calls.mostRecent().args[0] as { kind: string; word: OwnWord };
-    expect(kind).toBe('word');
-    expect(word).toEqual(
+    const { kind, override } = put.calls.mostRecent().args[0] as {
+      kind: string;
+      override: EducatorOverride;
+    };
+    expect(kind).toBe('override');
+    expect(override).toEqual(
       jasmine.objectContaining({
         childId: kofi.id,
         skillId: 'give-5',
@@ -105,14 +108,16 @@ describe('an opened bead', () => {
       }),
     );
     await place.click('Not there yet');
-    expect((put.calls.mostRecent().args[0] as { word: OwnWord }).word.says).toBe('not-there');
+    expect((put.calls.mostRecent().args[0] as { override: EducatorOverride }).override.says).toBe(
+      'not-there',
+    );
   });
 
   it('takes a word back with a further fact', async () => {
     const word = { id: id(70), says: 'secure' as const, since: '2026-03-01', against: 0 };
-    const { place, put } = await open(view({ word, standing: 'secure' }));
-    expect(place.text).toContain('by your own word');
-    await place.click('Take my word back');
+    const { place, put } = await open(view({ override: word, status: 'secure' }));
+    expect(place.text).toContain('by your judgment');
+    await place.click('Withdraw my judgment');
     expect(put.calls.mostRecent().args[0]).toEqual(
       jasmine.objectContaining({
         kind: 'voiding',

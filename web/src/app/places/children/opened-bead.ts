@@ -12,16 +12,16 @@ import {
 import { MatButton, MatButtonModule, MatIconButton } from '@angular/material/button';
 import { slipsOf } from '@gumo/core/evidence';
 import { findItem, findSkill, skillOf } from '@gumo/core/skills';
-import type { Observation, OwnWord } from '@gumo/core/vocabulary';
+import type { Observation, EducatorOverride } from '@gumo/core/vocabulary';
 import { v7 as uuid } from 'uuid';
 import { Api } from '../../common/api';
 import { Clock } from '../../common/clock';
 import { Icon } from '../../common/icon';
 import { IconTip } from '../../common/icon-tip';
 import { OUTCOME_WORDS, dayWords } from '../../common/words';
-import { ObservationPage, type SeenObservation, type SkillView } from '../../state/answers';
+import { ObservationPage, type SeenObservation, type SkillView } from '@gumo/core/contract';
 import { Outbox } from '../../state/outbox';
-import { Bead, MARK_WORDS, STANDING_WORDS, type Standing } from './bead';
+import { Bead, MARK_WORDS, STATUS_WORDS, type Status } from './bead';
 
 /** A bead opened: the reason, what was asked and what not, and the evidence itself. */
 @Component({
@@ -34,7 +34,7 @@ import { Bead, MARK_WORDS, STANDING_WORDS, type Standing } from './bead';
 export class OpenedBead {
   readonly childId = input.required<string>();
   readonly view = input.required<SkillView>();
-  readonly standings = input.required<ReadonlyMap<string, Standing>>();
+  readonly statuses = input.required<ReadonlyMap<string, Status>>();
   /** True while an earlier day is on screen: nothing can be said about it then. */
   readonly past = input(false);
   readonly closed = output();
@@ -44,7 +44,7 @@ export class OpenedBead {
   private readonly outbox = inject(Outbox);
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
   private readonly clock = inject(Clock);
-  protected readonly words = STANDING_WORDS;
+  protected readonly words = STATUS_WORDS;
   protected readonly markWords = MARK_WORDS;
   protected readonly outcomeWords = OUTCOME_WORDS;
   protected readonly dayWords = dayWords;
@@ -55,7 +55,7 @@ export class OpenedBead {
   protected readonly buildsOn = computed(() =>
     this.skill().buildsOn.flatMap((id) => {
       const skill = findSkill(id);
-      return skill ? [{ skill, standing: this.standings().get(id) ?? ('not-met' as const) }] : [];
+      return skill ? [{ skill, status: this.statuses().get(id) ?? ('not-started' as const) }] : [];
     }),
   );
 
@@ -76,8 +76,8 @@ export class OpenedBead {
   }
 
   /** The educator's own word: a fact, and taking it back is a further one. */
-  protected say(says: OwnWord['says']): void {
-    const word: OwnWord = {
+  protected say(says: EducatorOverride['says']): void {
+    const word: EducatorOverride = {
       id: uuid(),
       childId: this.childId(),
       skillId: this.view().skillId,
@@ -87,7 +87,7 @@ export class OpenedBead {
       note: '',
       notedBy: '',
     };
-    void this.outbox.put({ kind: 'word', word });
+    void this.outbox.put({ kind: 'override', override: word });
   }
 
   protected takeBackWord(observationId: string): void {

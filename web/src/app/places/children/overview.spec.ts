@@ -1,7 +1,7 @@
 import { TestBed } from '@angular/core/testing';
 import { SKILLS } from '@gumo/core/skills';
 import { Store, provideState } from '@ngrx/store';
-import type { NextStep } from '../../state/answers';
+import type { NextStep } from '@gumo/core/contract';
 import { ChildrenActions } from '../../state/children';
 import { ProgressActions, progressFeature } from '../../state/progress';
 import { Place, TODAY, aChild, aView } from '../../testing/place';
@@ -26,7 +26,7 @@ async function open(due: readonly NextStep[] = [], children = [ilse, kofi]) {
     providers: [provideState(progressFeature)],
   });
   const views = SKILLS.map(({ id }) =>
-    aView(id, { standing: id === 'touch-5' ? 'secure' : 'not-met' }),
+    aView(id, { status: id === 'touch-5' ? 'secure' : 'not-started' }),
   );
   const answer = {
     childId: ilse.id,
@@ -62,7 +62,7 @@ describe('the children', () => {
 
   it('name one next step, and what to come back to in words', async () => {
     const none = await open();
-    expect(none.all('.foot')[0]).toBe('Next One touch, one wordDue nothing to come back to');
+    expect(none.all('.foot')[0]).toBe('Next One touch, one wordDue nothing to review');
     TestBed.resetTestingModule();
     const one = await open([step('Says the words to ten')]);
     expect(one.all('.foot')[0]).toContain('Due Says the words to ten');

@@ -14,19 +14,19 @@ import type { Child } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
 import { Clock } from '../../common/clock';
 import { Icon } from '../../common/icon';
-import { PegMark } from '../../common/peg-mark';
+import { ChildSymbol } from '../../common/child-symbol';
 import { ageWords, listWords } from '../../common/words';
-import type { NextStep } from '../../state/answers';
+import type { NextStep } from '@gumo/core/contract';
 import { childrenFeature } from '../../state/children';
 import { ProgressActions, progressFeature } from '../../state/progress';
-import { Bead, type Standing } from './bead';
+import { Bead, type Status } from './bead';
 
 const STEPS_SHOWN = 1;
 
 interface Card {
   readonly child: Child;
   readonly about: string;
-  readonly strings: readonly { readonly title: string; readonly beads: readonly Standing[] }[];
+  readonly strings: readonly { readonly title: string; readonly beads: readonly Status[] }[];
   readonly steps: readonly NextStep[];
   readonly due: number;
   readonly dueFirst: string;
@@ -36,7 +36,7 @@ interface Card {
 @Component({
   selector: 'gumo-overview',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Bead, Icon, MatButton, PegMark, RouterLink],
+  imports: [Bead, Icon, MatButton, ChildSymbol, RouterLink],
   templateUrl: './overview.html',
   styleUrl: './overview.scss',
 })
@@ -62,8 +62,8 @@ export class Overview {
 
   private card(child: Child): Card {
     const answer = this.progress()[child.id];
-    const standings = new Map(
-      (answer?.views ?? []).map((view) => [view.skillId, view.standing] as const),
+    const statuses = new Map(
+      (answer?.views ?? []).map((view) => [view.skillId, view.status] as const),
     );
     const likes = child.interests.length > 0 ? ` · likes ${listWords(child.interests)}` : '';
     return {
@@ -71,7 +71,7 @@ export class Overview {
       about: `${ageWords(child, this.clock.today())}${likes}`,
       strings: strandsInUse().map((strand) => ({
         title: STRAND_TITLES[strand],
-        beads: skillsOfStrand(strand).map((skill) => standings.get(skill.id) ?? 'not-met'),
+        beads: skillsOfStrand(strand).map((skill) => statuses.get(skill.id) ?? 'not-started'),
       })),
       steps: (answer?.steps ?? []).slice(0, STEPS_SHOWN),
       due: answer?.due.length ?? 0,

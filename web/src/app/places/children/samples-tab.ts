@@ -10,10 +10,10 @@ import {
 import { MatButton, MatIconButton } from '@angular/material/button';
 import { MatInputModule } from '@angular/material/input';
 import { MatSelectModule } from '@angular/material/select';
+import { SampleLines } from '@gumo/core/contract';
 import { MOST_SAMPLE_BYTES, SampleLine, type WorkSample } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
 import { v7 as uuid } from 'uuid';
-import * as v from 'valibot';
 import { Api } from '../../common/api';
 import { Clock } from '../../common/clock';
 import { DAYS_AS_TEXT, DAY_FIELDS } from '../../common/day-adapter';
@@ -24,8 +24,6 @@ import { Undo } from '../../common/undo';
 import { dayWords } from '../../common/words';
 import { householdFeature } from '../../state/household';
 import { asBase64, asPlainJpeg } from './plain-jpeg';
-
-const Lines = v.array(SampleLine);
 
 const newestFirst = (lines: readonly SampleLine[]): SampleLine[] =>
   [...lines].sort((a, b) => b.day.localeCompare(a.day));
@@ -59,7 +57,7 @@ const newestFirst = (lines: readonly SampleLine[]): SampleLine[] =>
         (change)="choose(picked.files); picked.value = ''"
       />
       <p class="soft">
-        Drawn anew here before it is kept, so that nothing of where and with what it was taken
+        Drawn anew here before it is saved, so that nothing of where and with what it was taken
         stays.
       </p>
     </header>
@@ -68,7 +66,7 @@ const newestFirst = (lines: readonly SampleLine[]): SampleLine[] =>
     }
     @if (draft(); as image) {
       <form class="sheet" (submit)="keep($event)">
-        <img [src]="'data:image/jpeg;base64,' + image" alt="The picture as it will be kept" />
+        <img [src]="'data:image/jpeg;base64,' + image" alt="The picture as it will be saved" />
         <div class="fields">
           <mat-form-field>
             <mat-label>Made on</mat-label>
@@ -106,7 +104,7 @@ const newestFirst = (lines: readonly SampleLine[]): SampleLine[] =>
           </mat-form-field>
           <div class="ways">
             <button matButton type="button" (click)="draft.set(null)">No</button>
-            <button matButton="filled" type="submit">Keep</button>
+            <button matButton="filled" type="submit">Save</button>
           </div>
         </div>
       </form>
@@ -127,7 +125,7 @@ const newestFirst = (lines: readonly SampleLine[]): SampleLine[] =>
           <button
             matIconButton
             type="button"
-            [attr.aria-label]="'Take out the work of ' + dayWords(line.day)"
+            [attr.aria-label]="'Remove the work of ' + dayWords(line.day)"
             (click)="remove(line)"
           >
             <gumo-icon name="remove" />
@@ -136,7 +134,7 @@ const newestFirst = (lines: readonly SampleLine[]): SampleLine[] =>
       } @empty {
         @if (loaded() && !draft()) {
           <li class="sheet soft none">
-            Drawings and sheets can be kept here with their date: numerals written, patterns drawn,
+            Drawings and sheets can be saved here with their date: numerals written, patterns drawn,
             a chart of the walk.
           </li>
         }
@@ -173,7 +171,7 @@ export class SamplesTab {
 
   private async load(id: string): Promise<void> {
     try {
-      this.lines.set(await this.api.get(`/samples/of/${id}`, Lines));
+      this.lines.set(await this.api.get(`/samples/of/${id}`, SampleLines));
       this.loaded.set(true);
     } catch (error) {
       this.message.set((error as Error).message);

@@ -3,7 +3,7 @@ import { MatSliderHarness } from '@angular/material/slider/testing';
 import { Router } from '@angular/router';
 import { SKILLS } from '@gumo/core/skills';
 import { Store, provideState } from '@ngrx/store';
-import type { NextStep, ProgressAnswer, SkillView } from '../../state/answers';
+import type { NextStep, ProgressAnswer, SkillView } from '@gumo/core/contract';
 import { ProgressActions, progressFeature } from '../../state/progress';
 import { Starting } from '../../state/starting';
 import { Place, TODAY, aChild, aView } from '../../testing/place';
@@ -14,7 +14,7 @@ const step = (skillId: string, more: Partial<NextStep> = {}): NextStep => ({
   skillId,
   title: `Step ${skillId}`,
   why: 'nearly',
-  because: '4 of 6 on own.',
+  because: '4 of 6 on their own.',
   value: 1,
   activityId: 'handfuls',
   activityTitle: 'Handfuls',
@@ -62,10 +62,10 @@ const beads = (place: Place<StringsTab>): HTMLElement[] => [
 describe('the progress of a child', () => {
   it('draws every skill as a bead, filled as it stands', async () => {
     const { place } = await open({
-      now: { views: withView(aView('touch-5', { standing: 'secure' })) },
+      now: { views: withView(aView('touch-5', { status: 'secure' })) },
     });
     expect(beads(place).length).toBe(SKILLS.length);
-    const filled = beads(place).filter((one) => one.dataset['standing'] === 'secure');
+    const filled = beads(place).filter((one) => one.dataset['status'] === 'secure');
     expect(filled.map((one) => one.dataset['skill'])).toEqual(['touch-5']);
   });
 
@@ -74,10 +74,10 @@ describe('the progress of a child', () => {
       now: { steps: [step('total-5'), step('say-20', { activityId: null })] },
     });
     const steps = place.find('[aria-labelledby=next-steps]');
-    expect(steps.textContent).toContain('4 of 6 on own.');
+    expect(steps.textContent).toContain('4 of 6 on their own.');
     expect(steps.querySelectorAll('.go').length).toBe(1);
     await place.click(/^Handfuls to 10/);
-    expect(start).toHaveBeenCalledOnceWith('handfuls', [{ childId: kofi.id, top: 10 }]);
+    expect(start).toHaveBeenCalledOnceWith('handfuls', [{ childId: kofi.id, rangeMax: 10 }]);
   });
 
   it('lists five to come back to, and counts the rest', async () => {
@@ -103,12 +103,12 @@ describe('the progress of a child', () => {
   it('goes back to how it stood on an earlier day, and forward again', async () => {
     const then = answer({
       day: '2026-03-02',
-      views: withView(aView('touch-5', { standing: 'started' })),
+      views: withView(aView('touch-5', { status: 'started' })),
       steps: [step('touch-5')],
       days: [],
     });
     const { place } = await open({
-      now: { views: withView(aView('touch-5', { standing: 'secure' })) },
+      now: { views: withView(aView('touch-5', { status: 'secure' })) },
       then,
     });
     jasmine.clock().install();
@@ -119,9 +119,9 @@ describe('the progress of a child', () => {
     jasmine.clock().tick(200);
     jasmine.clock().uninstall();
     await place.settle();
-    expect(place.text).toContain('As it stood on Mon 2 Mar');
+    expect(place.text).toContain('As it was on Mon 2 Mar');
     const touch = (): string | undefined =>
-      beads(place).find((one) => one.dataset['skill'] === 'touch-5')?.dataset['standing'];
+      beads(place).find((one) => one.dataset['skill'] === 'touch-5')?.dataset['status'];
     expect(touch()).toBe('started');
     // What was next then is not begun today.
     expect(place.all('.go')).toEqual([]);
@@ -131,7 +131,7 @@ describe('the progress of a child', () => {
 
   it('invites to a first look where nothing was noted, and shows no days to go back to', async () => {
     const { place } = await open({ now: { days: [] } });
-    expect(place.find<HTMLAnchorElement>('a', 'Begin').getAttribute('href')).toBe(
+    expect(place.find<HTMLAnchorElement>('a', 'Start').getAttribute('href')).toBe(
       `/children/${kofi.id}/first-look`,
     );
     expect(place.element.querySelector('mat-slider')).toBeNull();

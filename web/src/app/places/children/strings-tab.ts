@@ -16,7 +16,7 @@ import { Store } from '@ngrx/store';
 import { Api } from '../../common/api';
 import { Clock } from '../../common/clock';
 import { dayWords } from '../../common/words';
-import { type NextStep, ProgressAnswer } from '../../state/answers';
+import { type NextStep, ProgressAnswer } from '@gumo/core/contract';
 import { childrenFeature } from '../../state/children';
 import { progressFeature } from '../../state/progress';
 import { Starting } from '../../state/starting';
@@ -56,8 +56,8 @@ export class StringsTab {
   protected readonly view = computed(
     () => this.shown()?.views.find((view) => view.skillId === this.skill()) ?? null,
   );
-  protected readonly standings = computed(
-    () => new Map((this.shown()?.views ?? []).map((view) => [view.skillId, view.standing])),
+  protected readonly statuses = computed(
+    () => new Map((this.shown()?.views ?? []).map((view) => [view.skillId, view.status])),
   );
   protected readonly due = computed(() => (this.shown()?.due ?? []).slice(0, DUE_SHOWN));
   protected readonly moreDue = computed(() => (this.shown()?.due.length ?? 0) - DUE_SHOWN);
@@ -117,6 +117,6 @@ export class StringsTab {
   /** Sits down with this child at once, outside the plan. */
   protected begin(step: NextStep): void {
     if (step.activityId === null) return;
-    void this.starting.start(step.activityId, [{ childId: this.id(), top: step.top ?? 5 }]);
+    void this.starting.start(step.activityId, [{ childId: this.id(), rangeMax: step.top ?? 5 }]);
   }
 }

@@ -5,11 +5,11 @@ import { MatInputModule } from '@angular/material/input';
 import { UNITS, compareAlong, laidWell, lengthWords, readAlong } from '@gumo/core/measuring';
 import { Store } from '@ngrx/store';
 import { FORM_FIELDS } from '../../common/form-field';
-import { PegMark } from '../../common/peg-mark';
+import { ChildSymbol } from '../../common/child-symbol';
 import { TOGGLES } from '../../common/toggle';
 import { householdFeature } from '../../state/household';
-import { MeasuringSitting } from './measuring-sitting';
-import { Takers } from './takers';
+import { MeasuringSession } from './measuring-session';
+import { MeasuringParticipants } from './measuring-participants';
 
 interface Taken {
   readonly name: string;
@@ -30,14 +30,14 @@ const ASKED = { least: 2, most: 10 } as const;
 @Component({
   selector: 'gumo-along',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [FORM_FIELDS, MatButton, MatInputModule, PegMark, TOGGLES, Takers],
+  imports: [FORM_FIELDS, MatButton, MatInputModule, ChildSymbol, TOGGLES, MeasuringParticipants],
   templateUrl: './along.html',
   styleUrls: ['./kit.scss', './along.scss'],
 })
 export class Along {
   private readonly announcer = inject(LiveAnnouncer);
   private readonly household = inject(Store).selectSignal(householdFeature.selectHousehold);
-  protected readonly sitting = inject(MeasuringSitting);
+  protected readonly session = inject(MeasuringSession);
 
   protected readonly kinds = UNITS;
   protected readonly cell = CELL;
@@ -62,9 +62,9 @@ export class Along {
   protected readonly slips = computed((): string[] => {
     const { gaps, overlaps, startOff } = this.read();
     return [
-      ...(startOff ? ['The first one does not begin where the thing begins.'] : []),
+      ...(startOff ? ['The first one does not start where the object starts.'] : []),
       ...gaps.map((i) => `A gap between ${i} and ${i + 1}.`),
-      ...overlaps.map((i) => `${i} and ${i + 1} lie over each other.`),
+      ...overlaps.map((i) => `${i} and ${i + 1} overlap.`),
     ];
   });
   protected readonly forAdult = computed(() =>
@@ -153,14 +153,14 @@ export class Along {
     const measured = this.countOf(childId);
     const isGood = measured === units && this.slips().length === 0;
     const asked = Math.min(ASKED.most, Math.max(ASKED.least, units));
-    this.sitting.note('long-line', {
+    this.session.note('long-line', {
       childId,
       skillId: 'units-along',
       itemId: `n${asked}`,
       outcome: isGood ? 'own' : 'not-yet',
       record: {
         kind: 'length',
-        thing: this.name().slice(0, 60),
+        material: this.name().slice(0, 60),
         unit: this.kind().words,
         predicted: null,
         measured,

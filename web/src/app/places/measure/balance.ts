@@ -1,20 +1,20 @@
 import { LiveAnnouncer } from '@angular/cdk/a11y';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButton, MatIconButton } from '@angular/material/button';
-import { BalanceOrder, type Weighing, heftOf, heldBy, thingMl } from '@gumo/core/measuring';
+import { BalanceOrder, type Weighing, heftOf, heldBy, materialMl } from '@gumo/core/measuring';
 import { Store } from '@ngrx/store';
 import { Icon } from '../../common/icon';
 import { IconTip } from '../../common/icon-tip';
-import { PegMark } from '../../common/peg-mark';
+import { ChildSymbol } from '../../common/child-symbol';
 import { TOGGLES } from '../../common/toggle';
 import { listWords } from '../../common/words';
-import { thingsFeature } from '../../state/things';
-import { MeasuringSitting } from './measuring-sitting';
-import { Takers } from './takers';
-import { ThingField } from './thing-field';
+import { materialsFeature } from '../../state/materials';
+import { MeasuringSession } from './measuring-session';
+import { MeasuringParticipants } from './measuring-participants';
+import { MaterialField } from './material-field';
 
 type Heavier = Weighing['heavier'];
-type Down = 'thing' | 'units' | 'even';
+type Down = 'material' | 'units' | 'even';
 
 const MOST = 7;
 const CLOSE_PART = 0.15;
@@ -24,27 +24,36 @@ const UNIT_G = 12;
 @Component({
   selector: 'gumo-balance',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Icon, IconTip, MatButton, MatIconButton, PegMark, TOGGLES, Takers, ThingField],
+  imports: [
+    Icon,
+    IconTip,
+    MatButton,
+    MatIconButton,
+    ChildSymbol,
+    TOGGLES,
+    MeasuringParticipants,
+    MaterialField,
+  ],
   templateUrl: './balance.html',
   styleUrls: ['./kit.scss', './balance.scss'],
 })
 export class BalanceTool {
   private readonly announcer = inject(LiveAnnouncer);
-  private readonly cupboard = inject(Store).selectSignal(thingsFeature.selectThings);
-  protected readonly sitting = inject(MeasuringSitting);
+  private readonly inHouse = inject(Store).selectSignal(materialsFeature.selectMaterials);
+  protected readonly session = inject(MeasuringSession);
 
   protected readonly sides: readonly Heavier[] = ['left', 'same', 'right'];
   protected readonly floor = Math.floor;
-  protected readonly mode = signal<'things' | 'units'>('things');
+  protected readonly mode = signal<'materials' | 'units'>('materials');
   protected readonly real = signal(false);
-  protected readonly things = signal<readonly { name: string; grams: number }[]>([]);
+  protected readonly materials = signal<readonly { name: string; grams: number }[]>([]);
   protected readonly weighings = signal<readonly Weighing[]>([]);
-  protected readonly offered = computed(() => this.cupboard().map((one) => one.name));
+  protected readonly offered = computed(() => this.inHouse().map((one) => one.name));
   /** More are not sorted in as few weighings as a child waits for. */
-  protected readonly full = computed(() => this.things().length >= MOST);
-  protected readonly names = computed(() => this.things().map((one) => one.name));
+  protected readonly full = computed(() => this.materials().length >= MOST);
+  protected readonly names = computed(() => this.materials().map((one) => one.name));
   protected readonly known = computed(
-    () => new BalanceOrder(this.things().length, this.weighings()),
+    () => new BalanceOrder(this.materials().length, this.weighings()),
   );
   /** The pair that is worth comparing next; null where nothing is open. */
   protected readonly pair = computed(() => this.known().nextPair());
@@ -57,8 +66,8 @@ export class BalanceTool {
   protected readonly guesses = signal<Readonly<Record<string, Heavier>>>({});
 
   protected readonly words = computed(() => {
-    if (this.things().length < 2)
-      return 'Two things or more, and the balance says which is heavier.';
+    if (this.materials().length < 2)
+      return 'Two objects or more, and the balance shows which is heavier.';
     const order = this.known().order();
     if (order) {
       const names = order.map((group) => listWords(group.map((i) => this.nameOf(i))));
@@ -71,8 +80,8 @@ export class BalanceTool {
   protected readonly decided = computed(() => {
     const said = new Set(this.weighings().map(({ left, right }) => [left, right].sort().join()));
     const found: string[] = [];
-    for (let a = 0; a < this.things().length; a++) {
-      for (let b = a + 1; b < this.things().length; b++) {
+    for (let a = 0; a < this.materials().length; a++) {
+      for (let b = a + 1; b < this.materials().length; b++) {
         const known = this.known().known(a, b);
         if (known === null || said.has([a, b].join())) continue;
         found.push(this.sentence(a, b, known));
@@ -94,11 +103,11 @@ export class BalanceTool {
   private readonly heldTilt = computed((): Heavier | null => {
     const last = this.tries().at(-1);
     if (last?.units !== this.units()) return null;
-    return last.down === 'thing' ? 'left' : last.down === 'units' ? 'right' : 'same';
+    return last.down === 'material' ? 'left' : last.down === 'units' ? 'right' : 'same';
   });
 
   protected nameOf(i: number): string {
-    return this.things()[i]?.name ?? '';
+    return this.materials()[i]?.name ?? '';
   }
 
   protected sentence(a: number, b: number, known: Heavier): string {
@@ -108,14 +117,14 @@ export class BalanceTool {
   }
 
   protected add(name: string): void {
-    const thing = this.cupboard().find((one) => one.name === name);
-    const ml = thing ? thingMl(thing.shape) : null;
-    this.things.update((some) => [...some, { name, grams: heftOf(name, ml) }]);
+    const material = this.inHouse().find((one) => one.name === name);
+    const ml = material ? materialMl(material.shape) : null;
+    this.materials.update((some) => [...some, { name, grams: heftOf(name, ml) }]);
     this.shown.set(null);
   }
 
   protected remove(at: number): void {
-    this.things.update((some) => some.filter((_, i) => i !== at));
+    this.materials.update((some) => some.filter((_, i) => i !== at));
     const moved = (i: number): number => (i > at ? i - 1 : i);
     this.weighings.update((all) =>
       all
@@ -137,7 +146,7 @@ export class BalanceTool {
     const pair = this.pair();
     if (!pair) return;
     const [left, right] = pair;
-    const [a, b] = [this.things()[left]?.grams ?? 0, this.things()[right]?.grams ?? 0];
+    const [a, b] = [this.materials()[left]?.grams ?? 0, this.materials()[right]?.grams ?? 0];
     const heavier = found ?? (Math.abs(a - b) < 1 ? 'same' : a > b ? 'left' : 'right');
     this.shown.set(heavier);
     this.weighings.update((all) => [...all, { left, right, heavier }]);
@@ -146,19 +155,19 @@ export class BalanceTool {
   }
 
   private keep(left: number, right: number, heavier: Heavier, apart: number): void {
-    for (const { id: childId } of this.sitting.takers()) {
+    for (const { id: childId } of this.session.participants()) {
       const guess = this.guesses()[childId];
       if (!guess) continue;
       const said = (side: Heavier): 'lighter' | 'same' | 'heavier' =>
         side === 'same' ? 'same' : side === 'left' ? 'heavier' : 'lighter';
-      this.sitting.note('balance', {
+      this.session.note('balance', {
         childId,
         skillId: 'which-more',
         itemId: apart < CLOSE_PART ? 'heavier-close' : 'heavier-clear',
         outcome: guess === heavier ? 'own' : 'not-yet',
         record: {
           kind: 'weigh',
-          thing: `${this.nameOf(left)} and ${this.nameOf(right)}`.slice(0, 60),
+          material: `${this.nameOf(left)} and ${this.nameOf(right)}`.slice(0, 60),
           dividingGrams: null,
           predicted: said(guess),
           predictedAgain: null,
@@ -183,9 +192,9 @@ export class BalanceTool {
   protected put(by: 1 | -1): void {
     this.units.update((n) => Math.max(0, n + by));
     if (this.real()) return;
-    const grams = this.things()[this.held()]?.grams ?? 0;
+    const grams = this.materials()[this.held()]?.grams ?? 0;
     const apart = grams - this.units() * UNIT_G;
-    this.see(Math.abs(apart) < 0.5 ? 'even' : apart > 0 ? 'thing' : 'units');
+    this.see(Math.abs(apart) < 0.5 ? 'even' : apart > 0 ? 'material' : 'units');
   }
 
   protected see(down: Down): void {

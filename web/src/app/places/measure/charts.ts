@@ -10,7 +10,7 @@ import {
 import { MatButton, MatIconButton } from '@angular/material/button';
 import { MatInputModule } from '@angular/material/input';
 import {
-  type BasketThing,
+  type BasketMaterial,
   type ChartColumn,
   type ChartQuestion,
   chartQuestions,
@@ -20,19 +20,19 @@ import { Store } from '@ngrx/store';
 import { FORM_FIELDS } from '../../common/form-field';
 import { Icon } from '../../common/icon';
 import { IconTip } from '../../common/icon-tip';
-import { PegMark } from '../../common/peg-mark';
+import { ChildSymbol } from '../../common/child-symbol';
 import { TOGGLES } from '../../common/toggle';
-import { thingsFeature } from '../../state/things';
-import { MeasuringSitting } from './measuring-sitting';
-import { Takers } from './takers';
-import { ThingsChart } from './things-chart';
+import { materialsFeature } from '../../state/materials';
+import { MeasuringSession } from './measuring-session';
+import { MeasuringParticipants } from './measuring-participants';
+import { MaterialsChart } from './materials-chart';
 
 type Mode = 'columns' | 'basket' | 'walk';
 type Bar = ChartColumn & { readonly predicted: number };
 
 const MOST_COLUMNS = 6;
 const MOST = 20;
-const MOST_PER_THING = 6;
+const MOST_PER_MATERIAL = 6;
 const START: readonly Bar[] = [
   { name: 'snails', count: 4, predicted: 3 },
   { name: 'kites', count: 2, predicted: 3 },
@@ -60,18 +60,18 @@ const ACTIVITY = 'columns-chart';
     MatButton,
     MatIconButton,
     MatInputModule,
-    PegMark,
+    ChildSymbol,
     TOGGLES,
-    Takers,
-    ThingsChart,
+    MeasuringParticipants,
+    MaterialsChart,
   ],
   templateUrl: './charts.html',
   styleUrls: ['./kit.scss', './charts.scss'],
 })
 export class Charts {
   private readonly announcer = inject(LiveAnnouncer);
-  private readonly cupboard = inject(Store).selectSignal(thingsFeature.selectThings);
-  protected readonly sitting = inject(MeasuringSitting);
+  private readonly materials = inject(Store).selectSignal(materialsFeature.selectMaterials);
+  protected readonly session = inject(MeasuringSession);
 
   protected readonly attributes = ATTRIBUTES;
   protected readonly tops = TOPS;
@@ -83,22 +83,25 @@ export class Charts {
   protected readonly attribute = signal<(typeof ATTRIBUTES)[number]['id']>('color');
   /** The widest range of questions that lies within the shortest of those who answer. */
   protected readonly top = linkedSignal<number>(() => {
-    const least = this.sitting.leastTop(ACTIVITY);
+    const least = this.session.leastTop(ACTIVITY);
     return least === null ? USUAL_TOP : (TOPS.filter((top) => top <= least).at(-1) ?? TOPS[0]);
   });
 
-  /** A handful of what lies in the cupboard, each piece by its color, kind and size. */
-  protected readonly basket = computed((): BasketThing[] =>
-    this.cupboard()
-      .filter((thing) => thing.colors.length > 0)
+  /** A handful of what lies among the materials, each piece by its color, kind and size. */
+  protected readonly basket = computed((): BasketMaterial[] =>
+    this.materials()
+      .filter((material) => material.colors.length > 0)
       .slice(0, 4)
-      .flatMap((thing) =>
-        thing.colors.flatMap((color) =>
-          Array.from({ length: Math.min(MOST_PER_THING, Math.ceil(color.count / 8)) }, (_, i) => ({
-            id: `${thing.id}/${color.name}/${i}`,
-            name: thing.name,
-            looks: { color: color.name, kind: thing.name, size: sizeOf(thing.shape) },
-          })),
+      .flatMap((material) =>
+        material.colors.flatMap((color) =>
+          Array.from(
+            { length: Math.min(MOST_PER_MATERIAL, Math.ceil(color.count / 8)) },
+            (_, i) => ({
+              id: `${material.id}/${color.name}/${i}`,
+              name: material.name,
+              looks: { color: color.name, kind: material.name, size: sizeOf(material.shape) },
+            }),
+          ),
         ),
       )
       .slice(0, MOST),
@@ -115,7 +118,7 @@ export class Charts {
   protected readonly answers = signal<Readonly<Record<string, string>>>({});
 
   constructor() {
-    this.sitting.wantTops(ACTIVITY);
+    this.session.wantTops(ACTIVITY);
   }
 
   protected add(name: string): void {
@@ -150,7 +153,7 @@ export class Charts {
     const right = said === question.answer;
     const isNumber = question.kind === 'more' || question.kind === 'fewer';
     const far = Number(question.answer) >= 3 ? 3 : 1;
-    this.sitting.note(ACTIVITY, {
+    this.session.note(ACTIVITY, {
       childId,
       skillId: isNumber ? 'chart-differ' : 'chart-read',
       itemId: isNumber

@@ -22,19 +22,19 @@ import {
   rangeVerdict,
   rangeWords,
   targetFor,
-  thingMl,
+  materialMl,
   volumeMl,
 } from '@gumo/core/measuring';
 import { Store } from '@ngrx/store';
 import * as v from 'valibot';
 import { Api } from '../../common/api';
 import { FORM_FIELDS } from '../../common/form-field';
-import { PegMark } from '../../common/peg-mark';
+import { ChildSymbol } from '../../common/child-symbol';
 import { TOGGLES } from '../../common/toggle';
-import { thingsFeature } from '../../state/things';
+import { materialsFeature } from '../../state/materials';
 import { HundredRange } from './hundred-range';
-import { MeasuringSitting } from './measuring-sitting';
-import { Takers } from './takers';
+import { MeasuringSession } from './measuring-session';
+import { MeasuringParticipants } from './measuring-participants';
 
 const Hint = v.object({ hint: v.nullable(v.string()) });
 
@@ -79,9 +79,9 @@ const AMOUNTS = {
     MatExpansionModule,
     MatInputModule,
     MatSelectModule,
-    PegMark,
+    ChildSymbol,
     TOGGLES,
-    Takers,
+    MeasuringParticipants,
   ],
   templateUrl: './jar.html',
   styleUrls: ['./kit.scss', './jar.scss'],
@@ -89,8 +89,8 @@ const AMOUNTS = {
 export class JarTool {
   private readonly announcer = inject(LiveAnnouncer);
   private readonly api = inject(Api);
-  private readonly cupboard = inject(Store).selectSignal(thingsFeature.selectThings);
-  protected readonly sitting = inject(MeasuringSitting);
+  private readonly materials = inject(Store).selectSignal(materialsFeature.selectMaterials);
+  protected readonly session = inject(MeasuringSession);
 
   protected readonly kind = signal<Jar['kind']>('cylinder');
   protected readonly sizeWords = SIZE_WORDS;
@@ -103,11 +103,13 @@ export class JarTool {
     ml: 750,
   });
   protected readonly offered = computed(() =>
-    this.cupboard().filter((thing) => thing.shape.kind !== 'unknown' && !thing.consumable),
+    this.materials().filter(
+      (material) => material.shape.kind !== 'unknown' && !material.consumable,
+    ),
   );
-  private readonly thingId = signal<string | null>(null);
-  protected readonly thing = computed(
-    () => this.offered().find((one) => one.id === this.thingId()) ?? this.offered()[0] ?? null,
+  private readonly materialId = signal<string | null>(null);
+  protected readonly material = computed(
+    () => this.offered().find((one) => one.id === this.materialId()) ?? this.offered()[0] ?? null,
   );
   protected readonly trial = signal({ cupMl: 100, inCup: 0 });
   protected readonly ml = computed(() => volumeMl({ kind: this.kind(), ...this.sizes() } as Jar));
@@ -115,24 +117,24 @@ export class JarTool {
   protected readonly top = computed(() => (this.small() ? TO_TWENTY : MOST));
   /** How many to put in: as many as the one whose range is shortest can count, and the chart holds. */
   protected readonly target = computed(() =>
-    targetFor([this.top(), this.sitting.leastTop(ACTIVITY) ?? this.top()]),
+    targetFor([this.top(), this.session.leastTop(ACTIVITY) ?? this.top()]),
   );
 
   protected readonly advice = computed((): string[] => {
-    const thing = this.thing();
+    const material = this.material();
     const { cupMl, inCup } = this.trial();
     const found = [`The jar holds about ${Math.round(this.ml())} ml.`];
     if (inCup > 0 && cupMl > 0) {
       found.push(`By the cup that was counted it holds about ${byTrial(cupMl, inCup, this.ml())}.`);
       return found;
     }
-    const one = thing ? thingMl(thing.shape) : null;
-    if (!thing || !one)
+    const one = material ? materialMl(material.shape) : null;
+    if (!material || !one)
       return [...found, 'Count a small cup of the things, and it is known how many the jar holds.'];
-    const fill = fillOf(thing.shape);
+    const fill = fillOf(material.shape);
     const { low, high } = estimateCount(this.ml(), one, fill);
     const to = fillFor(this.target(), one, fill);
-    found.push(`Full it holds ${low} to ${high} ${thing.name}.`);
+    found.push(`Full it holds ${low} to ${high} ${material.name}.`);
     const most = Math.round(this.ml());
     found.push(
       to.low > most
@@ -161,9 +163,9 @@ export class JarTool {
   protected readonly hints = signal<Readonly<Record<string, string>>>({});
 
   constructor() {
-    this.sitting.wantTops(ACTIVITY);
+    this.session.wantTops(ACTIVITY);
     effect(() => {
-      for (const { id } of this.sitting.takers()) untracked(() => void this.loadHint(id));
+      for (const { id } of this.session.participants()) untracked(() => void this.loadHint(id));
     });
   }
 
@@ -177,7 +179,7 @@ export class JarTool {
   }
 
   protected choose(id: string): void {
-    this.thingId.set(id);
+    this.materialId.set(id);
   }
 
   protected size(name: keyof typeof SIZE_WORDS, text: string): void {
@@ -231,16 +233,16 @@ export class JarTool {
     const near = [...AMOUNTS[skillId]].sort(
       (a, b) => Math.abs(a - actual) - Math.abs(b - actual),
     )[0];
-    for (const { id: childId } of this.sitting.takers()) {
+    for (const { id: childId } of this.session.participants()) {
       if (this.kept.has(childId)) continue;
       this.kept.add(childId);
       const { low, high } = this.rangeOf(childId);
-      this.sitting.note(ACTIVITY, {
+      this.session.note(ACTIVITY, {
         childId,
         skillId,
         itemId: `n${near}`,
         outcome: rangeVerdict(low, high, actual) === 'inside' ? 'own' : 'not-yet',
-        things: this.thing() ? [this.thing()?.id ?? ''] : [],
+        materials: this.material() ? [this.material()?.id ?? ''] : [],
         record: { kind: 'range', low, high, actual },
       });
     }

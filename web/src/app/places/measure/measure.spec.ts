@@ -1,7 +1,8 @@
 import { TestBed } from '@angular/core/testing';
 import type { Observation } from '@gumo/core/vocabulary';
-import { Outbox, type Parcel } from '../../state/outbox';
-import { Place, aChild, aThing } from '../../testing/place';
+import type { OutboxEntry } from '@gumo/core/contract';
+import { Outbox } from '../../state/outbox';
+import { Place, aChild, aMaterial } from '../../testing/place';
 import { Measure } from './measure';
 
 const kofi = aChild(2, 'Kofi');
@@ -9,19 +10,19 @@ const mirela = aChild(3, 'Mirela');
 
 interface Opened {
   readonly place: Place<Measure>;
-  readonly parcels: Parcel[];
+  readonly parcels: OutboxEntry[];
   noted(): Observation[];
 }
 
-async function open(tool: string, takers: readonly string[] = []): Promise<Opened> {
-  const parcels: Parcel[] = [];
-  const outbox = { put: (parcel: Parcel) => Promise.resolve(void parcels.push(parcel)) };
+async function open(tool: string, participants: readonly string[] = []): Promise<Opened> {
+  const parcels: OutboxEntry[] = [];
+  const outbox = { put: (parcel: OutboxEntry) => Promise.resolve(void parcels.push(parcel)) };
   const place = await Place.open(Measure, {
     inputs: { tool },
     children: [kofi, mirela],
-    things: [
-      aThing(5, 'cork discs', { colors: [{ name: 'blue', count: 24 }] }),
-      aThing(6, 'felt balls', {
+    materials: [
+      aMaterial(5, 'cork discs', { colors: [{ name: 'blue', count: 24 }] }),
+      aMaterial(6, 'felt balls', {
         colors: [{ name: 'red', count: 16 }],
         shape: { kind: 'ball', diameterMm: 25 },
       }),
@@ -37,14 +38,15 @@ async function open(tool: string, takers: readonly string[] = []): Promise<Opene
     },
     providers: [{ provide: Outbox, useValue: outbox }],
   });
-  for (const name of takers) await place.click(new RegExp(name), 'gumo-takers button');
+  for (const name of participants)
+    await place.click(new RegExp(name), 'gumo-measuring-participants button');
   const noted = (): Observation[] =>
     parcels.flatMap((one) => (one.kind === 'observation' ? [one.observation] : []));
   return { place, parcels, noted };
 }
 
 async function add(place: Place<Measure>, name: string): Promise<void> {
-  await place.fill(/^Thing/, name);
+  await place.fill(/^Material/, name);
   await place.click('Add');
 }
 
@@ -56,12 +58,12 @@ describe('measuring', () => {
     for (const name of ['stone', 'sock', 'cup']) await add(place, name);
     await place.click('real scale', '[role=radio]');
     await place.fill(/^Lighter or heavier than/, '300');
-    const say = (thing: string, side: string): Promise<void> => {
-      place.find(`[aria-label="Kofi on ${thing}"] [aria-label="${side}"]`).click();
+    const say = (material: string, side: string): Promise<void> => {
+      place.find(`[aria-label="Kofi on ${material}"] [aria-label="${side}"]`).click();
       return place.settle();
     };
-    const weigh = async (thing: string, grams: string): Promise<void> => {
-      const field = place.find<HTMLInputElement>(`[aria-label="Reading for ${thing} in g"]`);
+    const weigh = async (material: string, grams: string): Promise<void> => {
+      const field = place.find<HTMLInputElement>(`[aria-label="Reading for ${material} in g"]`);
       field.value = grams;
       field.dispatchEvent(new Event('change'));
       await place.settle();
@@ -78,14 +80,14 @@ describe('measuring', () => {
     ]);
     expect(noted()[1]!.record).toEqual({
       kind: 'weigh',
-      thing: 'sock',
+      material: 'sock',
       dividingGrams: 300,
       predicted: 'heavier',
       predictedAgain: 'lighter',
       measuredGrams: 40,
     });
-    // One sitting for both; it ends with the tool.
-    expect(parcels.filter((one) => one.kind === 'sitting').length).toBe(1);
+    // One session for both; it ends with the tool.
+    expect(parcels.filter((one) => one.kind === 'session').length).toBe(1);
     expect(place.all('.columns .heavier p')).toEqual(['stone 620 g']);
     await place.fill(/^Lighter or heavier than/, '700');
     expect(place.all('.columns .lighter p').length).toBe(2);
@@ -108,11 +110,11 @@ describe('measuring', () => {
     for (const name of ['stone', 'cup', 'sock']) await add(place, name);
     await place.click('stone', '[aria-label="Heavier, says Kofi"] button');
     await place.click('cup', '[aria-label="Heavier, says Mirela"] button');
-    for (let i = 0; i < 3 && place.text.includes('Let go'); i++) await place.click('Let go');
+    for (let i = 0; i < 3 && place.text.includes('Remove'); i++) await place.click('Remove');
     expect(place.text).toContain('From light to heavy: sock, then cup, then stone.');
     expect(noted().map((one) => one.outcome)).toEqual(['own', 'not-yet']);
-    await place.click('units against thing', '[role=radio]');
-    await place.click('sock', '[aria-label="Which thing"] button');
+    await place.click('units against object', '[role=radio]');
+    await place.click('sock', '[aria-label="Which object"] button');
     for (let i = 0; i < 4; i++) await place.click(/^One unit more/);
     expect(place.text).toContain('3 and a bit more.');
   });
@@ -123,7 +125,7 @@ describe('measuring', () => {
     const pans = (): string[] => place.all('.stage svg .hang text');
     const tilt = (): string => place.find('.stage .beam').style.transform;
     expect([pans(), tilt()]).toEqual([['stone', 'cup'], 'rotate(0deg)']);
-    await place.click('Let go');
+    await place.click('Remove');
     expect([pans(), tilt()]).toEqual([['stone', 'cup'], 'rotate(-9deg)']);
     await place.click('the same', '[aria-label="Heavier, says Kofi"] button');
     expect(tilt()).toBe('rotate(0deg)');
@@ -150,7 +152,7 @@ describe('measuring', () => {
   it('makes the jar and the questions for those whose range is shortest', async () => {
     const { place } = await open('jar', ['Kofi']);
     expect(place.text).toContain('A target of 50 would not fit');
-    await place.click(/Mirela/, 'gumo-takers button');
+    await place.click(/Mirela/, 'gumo-measuring-participants button');
     expect(place.text).toContain('For about 16,');
     place.fixture.componentRef.setInput('tool', 'charts');
     await place.settle();
@@ -238,11 +240,11 @@ describe('measuring', () => {
     ]);
   });
 
-  it('sorts what is in the cupboard, and asks nothing of an empty chart', async () => {
+  it('sorts what is among the materials, and asks nothing of an empty chart', async () => {
     const { place } = await open('charts', ['Kofi']);
     await place.click('a sorted basket', '[role=radio]');
     const words = (): string =>
-      place.find('gumo-things-chart').querySelector('svg')!.getAttribute('aria-label')!;
+      place.find('gumo-materials-chart').querySelector('svg')!.getAttribute('aria-label')!;
     expect(words()).toBe('blue: 3, red: 2');
     await place.click('by kind', '[role=radio]');
     expect(words()).toBe('cork discs: 3, felt balls: 2');

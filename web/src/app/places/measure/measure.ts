@@ -11,12 +11,12 @@ import {
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { UsedIn } from '../../common/used-in';
-import { ThingsActions } from '../../state/things';
+import { MaterialsActions } from '../../state/materials';
 import { Along } from './along';
 import { BalanceTool } from './balance';
 import { Charts } from './charts';
 import { JarTool } from './jar';
-import { MeasuringSitting } from './measuring-sitting';
+import { MeasuringSession } from './measuring-session';
 import { Mirrors } from './mirrors';
 import { Patterns } from './patterns';
 import { Weigh } from './weigh';
@@ -26,7 +26,7 @@ const TOOLS = [
   { id: 'balance', title: 'Balance' },
   { id: 'along', title: 'Units along' },
   { id: 'jar', title: 'The jar' },
-  { id: 'charts', title: 'Charts of things' },
+  { id: 'charts', title: 'Graphs' },
   { id: 'patterns', title: 'Patterns' },
   { id: 'mirrors', title: 'Mirrors' },
 ] as const;
@@ -36,7 +36,7 @@ const TOOLS = [
   selector: 'gumo-measure',
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [Along, BalanceTool, Charts, JarTool, Mirrors, Patterns, RouterLink, UsedIn, Weigh],
-  providers: [MeasuringSitting],
+  providers: [MeasuringSession],
   template: `
     <nav aria-label="What to measure with">
       @for (one of tools; track one.id) {
@@ -71,7 +71,7 @@ const TOOLS = [
         <gumo-mirrors />
       }
     }
-    <gumo-used-in place="measure" [thing]="open().id" />
+    <gumo-used-in place="measure" [material]="open().id" />
   `,
   styles: `
     @use 'scale';
@@ -133,13 +133,13 @@ export class Measure {
   protected readonly open = computed(() => TOOLS.find((one) => one.id === this.tool()) ?? TOOLS[0]);
 
   constructor() {
-    const sitting = inject(MeasuringSitting);
-    inject(Store).dispatch(ThingsActions.wanted());
-    // What was noted with one tool is one sitting.
+    const session = inject(MeasuringSession);
+    inject(Store).dispatch(MaterialsActions.wanted());
+    // What was noted with one tool is one session.
     effect(() => {
       this.open();
-      untracked(() => sitting.end());
+      untracked(() => session.end());
     });
-    inject(DestroyRef).onDestroy(() => sitting.end());
+    inject(DestroyRef).onDestroy(() => session.end());
   }
 }

@@ -16,10 +16,10 @@ import {
   wholePictures,
 } from '@gumo/core/measuring';
 import { shuffled } from '@gumo/core/numbers';
-import { PegMark } from '../../common/peg-mark';
+import { ChildSymbol } from '../../common/child-symbol';
 import { TOGGLES } from '../../common/toggle';
-import { MeasuringSitting } from './measuring-sitting';
-import { Takers } from './takers';
+import { MeasuringSession } from './measuring-session';
+import { MeasuringParticipants } from './measuring-participants';
 import { Token } from './token';
 
 type Mode = 'hinge' | 'line' | 'half' | 'fold';
@@ -50,13 +50,21 @@ const SURFACE = ['hole', 'heart', 'leaf', 'house'];
 @Component({
   selector: 'gumo-mirrors',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatButton, MatRipple, MatSliderModule, PegMark, TOGGLES, Takers, Token],
+  imports: [
+    MatButton,
+    MatRipple,
+    MatSliderModule,
+    ChildSymbol,
+    TOGGLES,
+    MeasuringParticipants,
+    Token,
+  ],
   templateUrl: './mirrors.html',
   styleUrls: ['./kit.scss', './mirrors.scss'],
 })
 export class Mirrors {
   private readonly announcer = inject(LiveAnnouncer);
-  protected readonly sitting = inject(MeasuringSitting);
+  protected readonly session = inject(MeasuringSession);
 
   protected readonly modes = MODES;
   protected readonly mode = signal<Mode>('hinge');
@@ -82,7 +90,7 @@ export class Mirrors {
     const path = (points: readonly Point[]): string =>
       `M${points.map(({ x, y }) => `${x.toFixed(2)} ${y.toFixed(2)}`).join('L')}Z`;
     return {
-      thing: path(placed),
+      material: path(placed),
       images: mirrorImages(this.angle(), this.at()).map((image) =>
         path(placed.map((point) => reflected(image, point))),
       ),
@@ -156,10 +164,10 @@ export class Mirrors {
   protected look(): void {
     this.shown.set(true);
     const actual = this.inMirrors();
-    for (const { id: childId } of this.sitting.takers()) {
+    for (const { id: childId } of this.session.participants()) {
       const predicted = this.guesses()[childId];
       if (predicted === undefined || actual === null) continue;
-      this.sitting.note('mirror-hinge', {
+      this.session.note('mirror-hinge', {
         childId,
         skillId: 'mirror-see',
         itemId: 'hinged',
@@ -195,8 +203,8 @@ export class Mirrors {
   protected noteLine(): void {
     const { pairs, lone } = this.sides();
     const items = Math.min(6, Math.max(2, pairs + (lone ? 1 : 0)));
-    for (const { id: childId } of this.sitting.takers()) {
-      this.sitting.note('two-sided', {
+    for (const { id: childId } of this.session.participants()) {
+      this.session.note('two-sided', {
         childId,
         skillId: 'mirror-make',
         itemId: `pieces-${items}`,
@@ -235,8 +243,8 @@ export class Mirrors {
     if (predicted === null) return;
     const right = predicted === this.figure().id;
     const itemId = SURFACE.includes(this.figure().id) ? this.figure().id : 'hole';
-    for (const { id: childId } of this.sitting.takers()) {
-      this.sitting.note('fold-cut', {
+    for (const { id: childId } of this.session.participants()) {
+      this.session.note('fold-cut', {
         childId,
         skillId: 'mirror-fold',
         itemId,

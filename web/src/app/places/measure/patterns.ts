@@ -16,8 +16,8 @@ import {
 } from '@gumo/core/measuring';
 import { seeded, shuffled } from '@gumo/core/numbers';
 import { TOGGLES } from '../../common/toggle';
-import { MeasuringSitting } from './measuring-sitting';
-import { Takers } from './takers';
+import { MeasuringSession } from './measuring-session';
+import { MeasuringParticipants } from './measuring-participants';
 import { TOKEN_SETS, Token, type TokenSet, tokenWords } from './token';
 
 type Mode = 'next' | 'mistake' | 'copy' | 'match' | 'alike';
@@ -39,13 +39,13 @@ const ORDINALS = ['first', 'second', 'third'] as const;
 @Component({
   selector: 'gumo-patterns',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatButton, MatRipple, TOGGLES, Takers, Token],
+  imports: [MatButton, MatRipple, TOGGLES, MeasuringParticipants, Token],
   templateUrl: './patterns.html',
   styleUrls: ['./kit.scss', './patterns.scss'],
 })
 export class Patterns {
   private readonly announcer = inject(LiveAnnouncer);
-  protected readonly sitting = inject(MeasuringSitting);
+  protected readonly session = inject(MeasuringSession);
 
   protected readonly modes = MODES;
   protected readonly units = UNIT_ORDER;
@@ -266,8 +266,8 @@ export class Patterns {
     if (this.noted) return;
     this.noted = true;
     const { skillId, itemId, unit, shown, answer } = what;
-    for (const { id: childId } of this.sitting.takers()) {
-      this.sitting.note(skillId === 'alike' ? 'sort-basket' : 'pattern-tray', {
+    for (const { id: childId } of this.session.participants()) {
+      this.session.note(skillId === 'alike' ? 'sort-basket' : 'pattern-tray', {
         childId,
         skillId,
         itemId,

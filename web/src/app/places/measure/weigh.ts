@@ -31,7 +31,7 @@ import {
   suggestDivider,
   switchOn,
   tareNow,
-  thingMl,
+  materialMl,
   toGrams,
   weightWords,
 } from '@gumo/core/measuring';
@@ -41,14 +41,14 @@ import { Cell, type Column, DataTable } from '../../common/data-table';
 import { FORM_FIELDS } from '../../common/form-field';
 import { Icon } from '../../common/icon';
 import { IconTip } from '../../common/icon-tip';
-import { PegMark } from '../../common/peg-mark';
+import { ChildSymbol } from '../../common/child-symbol';
 import { TOGGLES } from '../../common/toggle';
 import { householdFeature } from '../../state/household';
-import { thingsFeature } from '../../state/things';
-import { MeasuringSitting } from './measuring-sitting';
-import { Takers } from './takers';
+import { materialsFeature } from '../../state/materials';
+import { MeasuringSession } from './measuring-session';
+import { MeasuringParticipants } from './measuring-participants';
 import { type OnTable, WeighRecords } from './weigh-records';
-import { ThingField } from './thing-field';
+import { MaterialField } from './material-field';
 
 const CAPACITY_G = 5000;
 const TICK_MS = 120;
@@ -71,10 +71,10 @@ const SIDES: readonly { readonly side: Side; readonly words: string }[] = [
     MatButton,
     MatIconButton,
     MatInputModule,
-    PegMark,
+    ChildSymbol,
     TOGGLES,
-    Takers,
-    ThingField,
+    MeasuringParticipants,
+    MaterialField,
   ],
   providers: [WeighRecords],
   templateUrl: './weigh.html',
@@ -83,10 +83,10 @@ const SIDES: readonly { readonly side: Side; readonly words: string }[] = [
 export class Weigh {
   private readonly store = inject(Store);
   private readonly announcer = inject(LiveAnnouncer);
-  protected readonly sitting = inject(MeasuringSitting);
+  protected readonly session = inject(MeasuringSession);
   protected readonly records = inject(WeighRecords);
   private readonly household = this.store.selectSignal(householdFeature.selectHousehold);
-  private readonly cupboard = this.store.selectSignal(thingsFeature.selectThings);
+  private readonly inHouse = this.store.selectSignal(materialsFeature.selectMaterials);
 
   protected readonly sides = SIDES;
   protected readonly units = MASS_UNITS;
@@ -94,12 +94,12 @@ export class Weigh {
     this.household()?.units === 'us' ? 'oz' : 'g',
   );
   protected readonly real = signal(false);
-  protected readonly things = signal<readonly OnTable[]>([]);
-  protected readonly offered = computed(() => this.cupboard().map((one) => one.name));
-  protected readonly names = computed(() => this.things().map((one) => one.name));
+  protected readonly materials = signal<readonly OnTable[]>([]);
+  protected readonly offered = computed(() => this.inHouse().map((one) => one.name));
+  protected readonly names = computed(() => this.materials().map((one) => one.name));
   protected readonly tableColumns = computed((): readonly Column[] => [
-    { id: 'thing', words: 'Thing' },
-    ...this.sitting.takers().map(({ id, name }) => ({ id, words: name })),
+    { id: 'material', words: 'Material' },
+    ...this.session.participants().map(({ id, name }) => ({ id, words: name })),
     { id: 'weight', words: 'Weight' },
     { id: 'away', words: 'Take away', heard: true },
   ]);
@@ -107,7 +107,7 @@ export class Weigh {
   protected readonly divider = signal<number | null>(null);
   protected readonly suggestion = computed(() =>
     suggestDivider(
-      this.things().map((one) => ({ name: one.name, grams: one.measured ?? one.heft })),
+      this.materials().map((one) => ({ name: one.name, grams: one.measured ?? one.heft })),
       this.unit(),
     ),
   );
@@ -125,13 +125,13 @@ export class Weigh {
     return SIDES.map(({ side, words }) => ({
       side,
       words,
-      things: this.things().filter(
+      materials: this.materials().filter(
         (one) => one.measured !== null && sideOf(one.measured, divider, this.unit()) === side,
       ),
     }));
   });
   private readonly weighed = computed((): Weighed[] =>
-    this.things().flatMap((one) =>
+    this.materials().flatMap((one) =>
       one.measured === null ? [] : [{ name: one.name, grams: one.measured, sizeMm3: one.sizeMm3 }],
     ),
   );
@@ -193,13 +193,13 @@ export class Weigh {
   }
 
   protected add(name: string): void {
-    const thing = this.cupboard().find((one) => one.name === name);
-    const ml = thing ? thingMl(thing.shape) : null;
+    const material = this.inHouse().find((one) => one.name === name);
+    const ml = material ? materialMl(material.shape) : null;
     const heft = heftOf(name, ml);
-    this.things.update((some) => [
+    this.materials.update((some) => [
       ...some,
       {
-        id: thing?.id ?? null,
+        id: material?.id ?? null,
         name,
         heft,
         sizeMm3: ml === null ? null : ml * 1000,
@@ -209,7 +209,7 @@ export class Weigh {
   }
 
   protected remove(name: string): void {
-    this.things.update((some) => some.filter((one) => one.name !== name));
+    this.materials.update((some) => some.filter((one) => one.name !== name));
     this.records.forget(name);
     if (this.onScale() === name) this.onScale.set(null);
   }
@@ -226,9 +226,9 @@ export class Weigh {
     this.dividerWrong.set(false);
   }
 
-  protected predict(childId: string, thing: OnTable, side: Side): void {
-    if (thing.measured !== null) return;
-    this.records.predict(childId, thing.name, side);
+  protected predict(childId: string, material: OnTable, side: Side): void {
+    if (material.measured !== null) return;
+    this.records.predict(childId, material.name, side);
   }
 
   protected press(what: 'on' | 'tare'): void {
@@ -238,52 +238,52 @@ export class Weigh {
     if (what === 'on') this.onScale.set(null);
   }
 
-  protected put(thing: OnTable | null): void {
-    this.onScale.set(thing?.name ?? null);
-    this.scale.update((state) => putOn(state, state.tare + (thing?.heft ?? 0), this.look()));
+  protected put(material: OnTable | null): void {
+    this.onScale.set(material?.name ?? null);
+    this.scale.update((state) => putOn(state, state.tare + (material?.heft ?? 0), this.look()));
   }
 
   /** Takes what the scale says for the thing that lies on it. */
   protected read(): void {
     const reading = this.reading();
-    const thing = this.things().find((one) => one.name === this.onScale());
-    if (reading.kind === 'steady' && thing) this.weigh(thing, reading.grams);
+    const material = this.materials().find((one) => one.name === this.onScale());
+    if (reading.kind === 'steady' && material) this.weigh(material, reading.grams);
   }
 
-  protected typed(thing: OnTable, text: string): void {
+  protected typed(material: OnTable, text: string): void {
     const value = Number(text);
     const isGood = text.trim() !== '' && value >= 0 && Number.isFinite(value);
-    this.wrongReading.set(isGood ? '' : thing.name);
-    if (isGood) this.weigh(thing, toGrams(value, this.unit()));
+    this.wrongReading.set(isGood ? '' : material.name);
+    if (isGood) this.weigh(material, toGrams(value, this.unit()));
   }
 
-  private weigh(thing: OnTable, grams: number): void {
-    this.things.update((some) =>
-      some.map((one) => (one.name === thing.name ? { ...one, measured: grams } : one)),
+  private weigh(material: OnTable, grams: number): void {
+    this.materials.update((some) =>
+      some.map((one) => (one.name === material.name ? { ...one, measured: grams } : one)),
     );
     const divider = this.divider();
-    const said = `${thing.name}: ${weightWords(grams, this.unit())}`;
+    const said = `${material.name}: ${weightWords(grams, this.unit())}`;
     if (divider === null) {
       void this.announcer.announce(said);
       return;
     }
     const side = sideOf(grams, divider, this.unit());
     void this.announcer.announce(`${said}, ${side === 'same' ? 'the same' : side}`);
-    this.records.keep({ ...thing, measured: grams }, divider, side, this.things());
+    this.records.keep({ ...material, measured: grams }, divider, side, this.materials());
   }
 
-  protected weightOf(thing: OnTable): string {
-    return thing.measured === null ? '' : weightWords(thing.measured, this.unit());
+  protected weightOf(material: OnTable): string {
+    return material.measured === null ? '' : weightWords(material.measured, this.unit());
   }
 
-  protected surprised(childId: string, thing: OnTable): boolean {
-    const [divider, { measured }] = [this.divider(), thing];
+  protected surprised(childId: string, material: OnTable): boolean {
+    const [divider, { measured }] = [this.divider(), material];
     if (divider === null || measured === null) return false;
-    const last = this.records.last(childId, thing.name);
+    const last = this.records.last(childId, material.name);
     return isSurprise(last, sideOf(measured, divider, this.unit()));
   }
 
-  protected takerOf(id: string): Child | undefined {
-    return this.sitting.takers().find((child) => child.id === id);
+  protected participantOf(id: string): Child | undefined {
+    return this.session.participants().find((child) => child.id === id);
   }
 }

@@ -1,14 +1,16 @@
 import { TestBed } from '@angular/core/testing';
 import { MatButtonToggleHarness } from '@angular/material/button-toggle/testing';
 import { SHEETS } from '@gumo/core/sheets';
-import { Place, aChild, aThing, id } from '../../testing/place';
+import { Place, aChild, aMaterial, id } from '../../testing/place';
 import { Print } from './print';
 
 const open = (inputs: Record<string, unknown> = {}): Promise<Place<Print>> =>
   Place.open(Print, {
     inputs,
     children: [aChild(1, 'Juno', { interests: ['kites'] })],
-    things: [aThing(5, 'cork discs', { shape: { kind: 'disc', diameterMm: 38, thicknessMm: 3 } })],
+    materials: [
+      aMaterial(5, 'cork discs', { shape: { kind: 'disc', diameterMm: 38, thicknessMm: 3 } }),
+    ],
   });
 const link = (place: Place<Print>, words: string): URL =>
   new URL(place.find<HTMLAnchorElement>('a[mat-button], a.mat-mdc-button-base', words).href);
@@ -28,12 +30,12 @@ describe('the print shop', () => {
     }
   });
 
-  it('is made for a thing of the cupboard, turned where it has to be', async () => {
+  it('is made for a thing of materials, turned where it has to be', async () => {
     const place = await open({ sheet: 'ten-frame' });
     expect(place.element.querySelector('.turned')).toBeNull();
-    await place.fill(/^of the cupboard/, 'cork discs, 38 mm');
+    await place.fill(/^of materials/, 'cork discs, 38 mm');
     expect(place.element.querySelector('.turned')).not.toBeNull();
-    expect(link(place, 'Open as PDF').searchParams.get('thingMm')).toBe('38');
+    expect(link(place, 'Open as PDF').searchParams.get('materialMm')).toBe('38');
   });
 
   it('takes the range from the address, and says what cannot be made or is no number', async () => {
@@ -70,11 +72,11 @@ describe('the print shop', () => {
       '20',
     ]);
     expect(query.toString()).not.toContain('Juno');
-    await place.click('Collect');
+    await place.click('Add to print list');
     expect(place.sent.at(-1)!.path).toBe('/sheets/items');
     const body = place.sent.at(-1)!.body as { childId: string; wish: { owner: string } };
     expect([body.childId, body.wish.owner]).toEqual([id(1), '']);
-    expect(place.find('[role=status]').textContent).toContain('collected');
+    expect(place.find('[role=status]').textContent).toContain('print list');
   });
 
   it('shows each number in the ways that are chosen, and two at most on two sides', async () => {

@@ -41,20 +41,21 @@ import { FORM_FIELDS } from '../../common/form-field';
 import { TOGGLES } from '../../common/toggle';
 import { childrenFeature } from '../../state/children';
 import { householdFeature } from '../../state/household';
-import { ThingsActions, thingsFeature } from '../../state/things';
+import { MaterialsActions, materialsFeature } from '../../state/materials';
 import { costWords } from './cost';
 import { SheetKinds } from './sheet-kinds';
+import { Counted } from '../../common/plural';
 
 const FIRST = SHEETS[0] as SheetKind;
 const FIELDS = {
   low: 'from',
   high: 'to',
   count: 'how many',
-  thingMm: 'across the thing',
+  materialMm: 'size of the counter',
   seed: 'seed',
 } as const;
-const LEAST = { low: 0, high: 1, count: 1, thingMm: 5, seed: 0 } as const;
-const MOST = { low: 100, high: 100, count: 40, thingMm: 120, seed: 999_999 } as const;
+const LEAST = { low: 0, high: 1, count: 1, materialMm: 5, seed: 0 } as const;
+const MOST = { low: 100, high: 100, count: 40, materialMm: 120, seed: 999_999 } as const;
 type Field = keyof typeof FIELDS;
 const CUE_WORDS: readonly (readonly [SheetWish['cues'], string])[] = [
   ['movement', 'movement words'],
@@ -66,7 +67,7 @@ const PLAIN = [
   'paper',
   'low',
   'high',
-  'thingMm',
+  'materialMm',
   'count',
   'seed',
   'look',
@@ -88,6 +89,7 @@ const FLAGS = ['answers', 'twoSided', 'laminate'] as const;
     RouterLink,
     SheetKinds,
     TOGGLES,
+    Counted,
   ],
   templateUrl: './print.html',
   styleUrl: './print.scss',
@@ -104,7 +106,7 @@ export class Print {
   private readonly clock = inject(Clock);
   private readonly sanitizer = inject(DomSanitizer);
   private readonly household = this.store.selectSignal(householdFeature.selectHousehold);
-  private readonly cupboard = this.store.selectSignal(thingsFeature.selectThings);
+  private readonly inHouse = this.store.selectSignal(materialsFeature.selectMaterials);
   protected readonly children = this.store.selectSignal(childrenFeature.selectPresent);
 
   protected readonly fields = FIELDS;
@@ -142,11 +144,11 @@ export class Print {
   });
   protected readonly wrong = signal('');
   protected readonly collected = signal('');
-  /** Things of the cupboard that are round or square enough to lie in a cell. */
-  protected readonly things = computed(() =>
-    this.cupboard().flatMap((one) => {
+  /** Things in the house that are round or square enough to are in a cell. */
+  protected readonly materials = computed(() =>
+    this.inHouse().flatMap((one) => {
       const mm = acrossOf(one.shape);
-      return mm === null || mm > MOST.thingMm ? [] : [{ id: one.id, name: one.name, mm }];
+      return mm === null || mm > MOST.materialMm ? [] : [{ id: one.id, name: one.name, mm }];
     }),
   );
 
@@ -192,7 +194,7 @@ export class Print {
   );
 
   constructor() {
-    this.store.dispatch(ThingsActions.wanted());
+    this.store.dispatch(MaterialsActions.wanted());
   }
 
   protected asks(what: Ask): boolean {
@@ -207,24 +209,24 @@ export class Print {
 
   protected set(field: Field, text: string): void {
     const value = Number(text);
-    const isWhole = field === 'thingMm' || Number.isInteger(value);
+    const isWhole = field === 'materialMm' || Number.isInteger(value);
     if (text.trim() === '' || !isWhole || value < LEAST[field] || value > MOST[field]) {
-      const what = field === 'thingMm' ? 'a number' : 'a whole number';
+      const what = field === 'materialMm' ? 'a number' : 'a whole number';
       this.wrong.set(`“${FIELDS[field]}” must be ${what} from ${LEAST[field]} to ${MOST[field]}.`);
       return;
     }
     this.change({ [field]: value });
   }
 
-  /** Made for a thing of the cupboard. */
+  /** Made for a thing in the house. */
   /** The thing that is as wide as was said; none for any other. */
   protected readonly laid = computed(
-    () => this.things().find(({ mm }) => mm === this.wish().thingMm)?.id ?? '',
+    () => this.materials().find(({ mm }) => mm === this.wish().materialMm)?.id ?? '',
   );
 
   protected lay(id: string): void {
-    const thing = this.things().find((one) => one.id === id);
-    if (thing) this.change({ thingMm: thing.mm });
+    const material = this.materials().find((one) => one.id === id);
+    if (material) this.change({ materialMm: material.mm });
   }
 
   protected chooseChild(id: string): void {
@@ -257,7 +259,7 @@ export class Print {
     };
     try {
       await this.api.send('POST', '/sheets/items', item, PrintItem);
-      this.collected.set('It lies with the collected sheets.');
+      this.collected.set('It is on the print list.');
     } catch (error) {
       this.wrong.set((error as Error).message);
     }

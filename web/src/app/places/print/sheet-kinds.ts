@@ -28,10 +28,10 @@ const KINDS: readonly OnShelf[] = SHEETS.map((kind) => ({
     <gumo-shelf label="Sheets" [all]="kinds" [here]="here()">
       <a
         [matButton]="here() === 'tray' ? 'tonal' : 'text'"
-        routerLink="/print/tray"
+        routerLink="/print/list"
         [attr.aria-current]="here() === 'tray' ? 'page' : null"
       >
-        <gumo-icon name="print" /> Collected
+        <gumo-icon name="print" /> Print list
       </a>
     </gumo-shelf>
   `,

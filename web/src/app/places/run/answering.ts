@@ -87,7 +87,7 @@ export class Answering {
     return question !== null && this.complete() && isAnswered(question, this.tapped());
   });
   readonly right = computed(() => {
-    const [question, record] = [this.question(), this.standing()];
+    const [question, record] = [this.question(), this.status()];
     return question === null || record === null || isRight(question, record);
   });
 
@@ -107,7 +107,7 @@ export class Answering {
   }
 
   /** What stands on the pad now; null where nothing is asked. */
-  standing(): CaptureRecord | null {
+  status(): CaptureRecord | null {
     return this.tapped() ?? this.question()?.right ?? null;
   }
 
@@ -119,7 +119,7 @@ export class Answering {
 
   /** What was seen in a digit that was written on the screen. */
   traced(seen: TraceSeen): void {
-    const record = this.standing();
+    const record = this.status();
     if (record?.kind !== 'draw') return;
     const readable = seen !== 'other-shape' && seen !== 'open';
     this.tapped.set({
@@ -133,7 +133,7 @@ export class Answering {
 
   /** How long a quick look lasts belongs to its record. */
   lookedFor(seconds: number): void {
-    const record = this.standing();
+    const record = this.status();
     if (record?.kind === 'glance' && seconds > 0) this.tapped.set({ ...record, seconds });
   }
 

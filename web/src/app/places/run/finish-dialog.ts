@@ -7,9 +7,9 @@ import {
   type Child,
   MOODS,
   type Mood,
-  type SittingEnd,
+  type SessionEnd,
 } from '@gumo/core/vocabulary';
-import { PegMark } from '../../common/peg-mark';
+import { ChildSymbol } from '../../common/child-symbol';
 import { TOGGLES } from '../../common/toggle';
 
 /** One bead that moved in a session, and why. */
@@ -37,7 +37,7 @@ export interface FinishData {
   /** Puts what was made among the materials. */
   readonly addMade: () => Promise<void>;
   /** Keeps the end of the session. */
-  readonly finish: (end: Omit<SittingEnd, 'endedAt'>) => void;
+  readonly finish: (end: Omit<SessionEnd, 'endedAt'>) => void;
 }
 
 const MOOD_WORDS: Record<Mood, string> = {
@@ -51,14 +51,14 @@ const MOOD_WORDS: Record<Mood, string> = {
 @Component({
   selector: 'gumo-finish-dialog',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatButtonModule, MatDialogModule, PegMark, TOGGLES],
+  imports: [MatButtonModule, MatDialogModule, ChildSymbol, TOGGLES],
   template: `
     @if (!over()) {
       <h2 mat-dialog-title>How was it?</h2>
       <mat-dialog-content>
         @for (child of data.children; track child.id) {
           <div class="who">
-            <gumo-peg-mark [mark]="child.mark" [name]="child.name" />
+            <gumo-child-symbol [symbol]="child.symbol" [name]="child.name" />
             <strong>{{ child.name }}</strong>
             <mat-button-toggle-group
               hideSingleSelectionIndicator
@@ -86,9 +86,7 @@ const MOOD_WORDS: Record<Mood, string> = {
           </mat-button-toggle-group>
         </div>
         @if (adult() === 'tense') {
-          <p class="soft">
-            Make tomorrow lighter: leave one card out in Week, or let it stand open.
-          </p>
+          <p class="soft">Make tomorrow lighter: leave one card out in Week, or leave it open.</p>
         }
       </mat-dialog-content>
       <mat-dialog-actions>

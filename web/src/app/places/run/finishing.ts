@@ -2,14 +2,14 @@ import { Injectable, inject } from '@angular/core';
 import { MatDialog } from '@angular/material/dialog';
 import { Router } from '@angular/router';
 import { type AlsoWith, alsoWith, nextSteps } from '@gumo/core/activities';
-import { type ChildState, type Standing, asHeard, standingOf, viewOf } from '@gumo/core/evidence';
+import { type ChildState, type SkillStatus, asHeard, statusOf, viewOf } from '@gumo/core/evidence';
 import { SKILLS, type Skill } from '@gumo/core/skills';
 import {
   type Child,
-  type Sitting,
-  type SittingEnd,
-  Thing,
-  newThing,
+  type Session,
+  type SessionEnd,
+  Material,
+  newMaterial,
   speaksOf,
 } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
@@ -20,16 +20,16 @@ import { childrenFeature } from '../../state/children';
 import { householdFeature } from '../../state/household';
 import { RunActions, runFeature } from '../../state/run';
 import { Starting } from '../../state/starting';
-import { ThingsActions } from '../../state/things';
+import { MaterialsActions } from '../../state/materials';
 import { FinishDialog, type FinishData, type Finished, type Moved } from './finish-dialog';
 
-const STATUS: Record<Standing, string> = {
-  'not-met': 'Not started',
+const STATUS: Record<SkillStatus, string> = {
+  'not-started': 'Not started',
   started: 'Started',
   nearly: 'Nearly there',
   secure: 'Secure',
-  'come-back': 'Review',
-  taken: 'Assumed',
+  review: 'Review',
+  assumed: 'Assumed',
 };
 
 /** Ends a session: how it was, what it changed, and back to the day. */
@@ -43,35 +43,35 @@ export class Finishing {
   private readonly starting = inject(Starting);
   private readonly activity = this.store.selectSignal(runFeature.selectActivity);
   private readonly activities = this.store.selectSignal(householdFeature.selectActivityById);
-  private readonly sitting = this.store.selectSignal(runFeature.selectSitting);
-  private readonly observations = this.store.selectSignal(runFeature.selectStanding);
+  private readonly session = this.store.selectSignal(runFeature.selectSession);
+  private readonly observations = this.store.selectSignal(runFeature.selectStatus);
   private readonly known = this.store.selectSignal(runFeature.selectEvidence);
   private readonly before = this.store.selectSignal(runFeature.selectBefore);
   private readonly childById = this.store.selectSignal(childrenFeature.selectChildById);
 
   /** Asks how it was; where nothing was noted there is nothing to ask, and nothing is kept. */
   open(): void {
-    const sitting = this.sitting();
-    if (!sitting) return;
+    const session = this.session();
+    if (!session) return;
     if (this.observations().length === 0) {
-      this.leave(sitting.id, { mood: null });
+      this.leave(session.id, { mood: null });
       void this.router.navigateByUrl('/today');
       return;
     }
     this.store.dispatch(RunActions.weighed());
     const seen = new Set(this.observations().map((one) => one.childId));
-    const children = sitting.takers.flatMap(({ childId }) => {
+    const children = session.participants.flatMap(({ childId }) => {
       const child = this.childById()[childId];
       return child && seen.has(childId) ? [child] : [];
     });
     const data: FinishData = {
       children,
-      moved: children.flatMap((child) => this.movedOf(child, sitting.day)),
-      next: children.flatMap((child) => this.nextOf(child, sitting.day)),
-      also: this.alsoFor(sitting, children),
+      moved: children.flatMap((child) => this.movedOf(child, session.day)),
+      next: children.flatMap((child) => this.nextOf(child, session.day)),
+      also: this.alsoFor(session, children),
       made: this.activity()?.yields ?? null,
       addMade: () => this.addMade(),
-      finish: (end) => this.leave(sitting.id, end),
+      finish: (end) => this.leave(session.id, end),
     };
     const phone = window.matchMedia('(max-width: 700px)').matches;
     this.dialogs
@@ -85,32 +85,35 @@ export class Finishing {
       .subscribe((over) => {
         if (!over) return;
         if (over !== true) {
-          const takers = children.map(({ id }, i) => ({ childId: id, top: over.tops[i] ?? 5 }));
-          void this.starting.start(over.activity.id, takers);
+          const participants = children.map(({ id }, i) => ({
+            childId: id,
+            rangeMax: over.tops[i] ?? 5,
+          }));
+          void this.starting.start(over.activity.id, participants);
           return;
         }
         const child = children.map(({ id }) => id);
-        const queryParams = { ended: sitting.activityId, child };
+        const queryParams = { ended: session.activityId, child };
         void this.router.navigate(['/today'], { queryParams });
       });
   }
 
-  private leave(sittingId: string, how: Omit<SittingEnd, 'endedAt'>): void {
+  private leave(sessionId: string, how: Omit<SessionEnd, 'endedAt'>): void {
     // A device's clock may have been set back since the session began.
     const now = this.clock.instant();
-    const started = this.sitting()?.startedAt ?? now;
+    const started = this.session()?.startedAt ?? now;
     const endedAt = now < started ? started : now;
-    this.store.dispatch(RunActions.ended({ sittingId, end: { endedAt, ...how } }));
+    this.store.dispatch(RunActions.ended({ sessionId, end: { endedAt, ...how } }));
   }
 
   private movedOf(child: Child, today: string): Moved[] {
     const [before, now] = [this.before()[child.id], this.known()[child.id]];
     if (!before || !now) return [];
     const speaks = speaksOf(child);
-    const standing = (skill: Skill, state: ChildState): Standing =>
-      standingOf(skill, asHeard(skill, state, speaks));
+    const status = (skill: Skill, state: ChildState): SkillStatus =>
+      statusOf(skill, asHeard(skill, state, speaks));
     return SKILLS.flatMap((skill) => {
-      const [from, to] = [standing(skill, before), standing(skill, now)];
+      const [from, to] = [status(skill, before), status(skill, now)];
       if (from === to) return [];
       const { reason } = viewOf(skill, now, today, { speaks });
       return [{ name: child.name, title: skill.title, from: STATUS[from], to: STATUS[to], reason }];
@@ -118,22 +121,22 @@ export class Finishing {
   }
 
   /** Short games for what lies there, for those who were noted and are known. */
-  private alsoFor(sitting: Sitting, children: readonly Child[]): readonly AlsoWith[] {
+  private alsoFor(session: Session, children: readonly Child[]): readonly AlsoWith[] {
     const activity = this.activity();
     const known = children.flatMap((child) => {
       const state = this.known()[child.id];
       return state ? [{ child, state }] : [];
     });
     if (!activity || known.length < children.length) return [];
-    return alsoWith(activity, [...this.activities().values()], known, sitting.day);
+    return alsoWith(activity, [...this.activities().values()], known, session.day);
   }
 
   /** What was made goes among the materials, where its measures can be added. */
   private async addMade(): Promise<void> {
     const made = this.activity()?.yields;
     if (!made) return;
-    await this.api.send('POST', '/things', newThing(uuid(), made), Thing);
-    this.store.dispatch(ThingsActions.wanted());
+    await this.api.send('POST', '/materials', newMaterial(uuid(), made), Material, { loads: true });
+    this.store.dispatch(MaterialsActions.wanted());
   }
 
   private nextOf(child: Child, today: string): string[] {

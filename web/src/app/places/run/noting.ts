@@ -29,10 +29,10 @@ export class Noting {
   private readonly clock = inject(Clock);
   private readonly announcer = inject(LiveAnnouncer);
   private readonly answering = inject(Answering);
-  private readonly sitting = this.store.selectSignal(runFeature.selectSitting);
+  private readonly session = this.store.selectSignal(runFeature.selectSession);
   private readonly played = this.store.selectSignal(runFeature.selectPlayed);
   private readonly child = this.store.selectSignal(runFeature.selectChild);
-  private readonly observations = this.store.selectSignal(runFeature.selectStanding);
+  private readonly observations = this.store.selectSignal(runFeature.selectStatus);
 
   /** The tries of the child whose turn it is, newest first. */
   readonly soFar = computed(() =>
@@ -99,21 +99,21 @@ export class Noting {
 
   private keep(outcome: Outcome, tapped: CaptureRecord | null, adultTurn = false): void {
     const { question } = this.answering;
-    const [asked, child, sitting] = [question(), this.child(), this.sitting()];
+    const [asked, child, session] = [question(), this.child(), this.session()];
     const tried = asked && triedAs(asked, tapped, outcome);
-    if (!tried || !asked || !child || !sitting) return;
+    if (!tried || !asked || !child || !session) return;
     const observation: Observation = {
       id: uuid(),
       childId: child.id,
-      sittingId: sitting.id,
-      activityId: this.played()?.id ?? sitting.activityId,
+      sessionId: session.id,
+      activityId: this.played()?.id ?? session.activityId,
       ...(asked.warmUp ? withoutRound(tried) : tried),
       at: this.clock.instant(),
-      day: sitting.day,
+      day: session.day,
       triedFirst: true,
       answered: this.answering.answered(),
       reason: this.answering.reason(),
-      things: [],
+      materials: [],
       notedBy: '',
       note: '',
       ...(adultTurn ? { adultTurn } : {}),
@@ -144,8 +144,8 @@ export class Noting {
       at: this.clock.instant(),
       notedBy: '',
     };
-    this.store.dispatch(RunActions.takenBack({ voiding }));
-    void this.announcer.announce('Taken back');
+    this.store.dispatch(RunActions.undone({ voiding }));
+    void this.announcer.announce('Undone');
   }
 
   forget(): void {

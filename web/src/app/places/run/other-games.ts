@@ -18,7 +18,7 @@ export interface Choice {
 export class OtherGames {
   private readonly store = inject(Store);
   private readonly announcer = inject(LiveAnnouncer);
-  private readonly sitting = this.store.selectSignal(runFeature.selectSitting);
+  private readonly session = this.store.selectSignal(runFeature.selectSession);
   private readonly activity = this.store.selectSignal(runFeature.selectActivity);
   private readonly activities = this.store.selectSignal(householdFeature.selectActivityById);
   private readonly childById = this.store.selectSignal(childrenFeature.selectChildById);
@@ -28,9 +28,9 @@ export class OtherGames {
 
   /** Games by child, from what was known when the session opened: no tap waits for them. */
   private readonly all = computed((): Readonly<Record<string, readonly Choice[]>> => {
-    const [sitting, activity] = [this.sitting(), this.activity()];
-    if (!sitting || !activity || sitting.takers.length < 2) return {};
-    const known = sitting.takers.flatMap(({ childId, top }) => {
+    const [session, activity] = [this.session(), this.activity()];
+    if (!session || !activity || session.participants.length < 2) return {};
+    const known = session.participants.flatMap(({ childId, rangeMax: top }) => {
       const [child, state] = [this.childById()[childId], this.before()[childId]];
       return child && state ? [{ child, state, top }] : [];
     });
@@ -40,7 +40,7 @@ export class OtherGames {
         child.id,
         [
           { activity, top },
-          ...alsoWith(activity, library, [{ child, state }], sitting.day).map((other) => ({
+          ...alsoWith(activity, library, [{ child, state }], session.day).map((other) => ({
             activity: other.activity,
             top: other.tops[0] ?? top,
           })),

@@ -3,7 +3,7 @@ import { MatButtonModule } from '@angular/material/button';
 import { MatMenuModule } from '@angular/material/menu';
 import { MatSlideToggleModule } from '@angular/material/slide-toggle';
 import type { Child } from '@gumo/core/vocabulary';
-import { PegMark } from '../../common/peg-mark';
+import { ChildSymbol } from '../../common/child-symbol';
 import { TOGGLES } from '../../common/toggle';
 import { topWords } from '../../common/words';
 import type { Choice } from './other-games';
@@ -12,7 +12,7 @@ import type { Choice } from './other-games';
 @Component({
   selector: 'gumo-participants',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatButtonModule, MatMenuModule, MatSlideToggleModule, PegMark, TOGGLES],
+  imports: [MatButtonModule, MatMenuModule, MatSlideToggleModule, ChildSymbol, TOGGLES],
   template: `
     <mat-button-toggle-group
       aria-label="Children in this session"
@@ -20,9 +20,9 @@ import type { Choice } from './other-games';
       [value]="childId()"
       (change)="chosen.emit($event.value)"
     >
-      @for (one of takers(); track one.child.id) {
+      @for (one of participants(); track one.child.id) {
         <mat-button-toggle [value]="one.child.id">
-          <gumo-peg-mark [mark]="one.child.mark" [name]="one.child.name" />
+          <gumo-child-symbol [symbol]="one.child.symbol" [name]="one.child.name" />
           <strong>{{ one.child.name }}</strong>&ngsp;
           <span class="soft">{{ words(one.top) }}</span>
         </mat-button-toggle>
@@ -41,7 +41,7 @@ import type { Choice } from './other-games';
         }
       </mat-menu>
     }
-    @if (takers().length > 1) {
+    @if (participants().length > 1) {
       <mat-slide-toggle [checked]="byTurns()" (change)="byTurnsChange.emit($event.checked)">
         Turns
       </mat-slide-toggle>
@@ -66,7 +66,7 @@ import type { Choice } from './other-games';
       border-radius: 10px;
       --mat-button-toggle-height: 56px;
     }
-    gumo-peg-mark {
+    gumo-child-symbol {
       vertical-align: middle;
       margin-right: 6px;
     }
@@ -76,7 +76,8 @@ import type { Choice } from './other-games';
   `,
 })
 export class Participants {
-  readonly takers = input.required<readonly { readonly child: Child; readonly top: number }[]>();
+  readonly participants =
+    input.required<readonly { readonly child: Child; readonly top: number }[]>();
   readonly childId = input.required<string | null>();
   readonly byTurns = input.required<boolean>();
   /** True where the adult or the puppet can take the turn that is on. */

@@ -54,7 +54,7 @@ describe('who takes part', () => {
   const opened = async (inputs: object = {}) => {
     const place = await Place.open(Participants, {
       inputs: {
-        takers: [
+        participants: [
           { child: ilse, top: 5 },
           { child: kofi, top: 10 },
         ],
@@ -98,7 +98,10 @@ describe('who takes part', () => {
   });
 
   it('has no turns with one child, and none for the adult before there is an answer', async () => {
-    const { place } = await opened({ takers: [{ child: ilse, top: 5 }], canTakeTurn: false });
+    const { place } = await opened({
+      participants: [{ child: ilse, rangeMax: 5 }],
+      canTakeTurn: false,
+    });
     expect(await place.loader.getHarnessOrNull(MatSlideToggleHarness)).toBeNull();
     expect(place.find<HTMLButtonElement>('button', 'My turn').disabled).toBe(true);
   });
@@ -113,11 +116,11 @@ describe('what was noted so far', () => {
   };
   const tries = Array.from({ length: 8 }, (_, n) => aTry({ childId: ilse.id, id: id(60 + n) }));
 
-  it('shows the last six, newest first, each to be taken back', async () => {
+  it('shows the last six, newest first, each to be undone', async () => {
     const { place, back } = await opened(tries);
     expect(place.all('li').length).toBe(6);
-    await place.click(/^Take back .*on their own$/, 'li button');
-    await place.click('Take back the last');
+    await place.click(/^Undo .*on their own$/, 'li button');
+    await place.click('Undo the last');
     expect(back).toEqual([tries[0]!.id, tries[0]!.id]);
   });
 

@@ -1,14 +1,14 @@
 import { TestBed } from '@angular/core/testing';
-import { type ChildState, emptyState, fold, triesOf } from '@gumo/core/evidence';
+import { type ChildState, emptyState, applyFact, triesOf } from '@gumo/core/evidence';
 import { LIBRARY } from '@gumo/core/activities';
 import { skillOf } from '@gumo/core/skills';
-import { type Observation, type Sitting, type Thing, newHousehold } from '@gumo/core/vocabulary';
+import { type Observation, type Session, type Material, newHousehold } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
 import { ChildrenActions } from '../../state/children';
 import { HouseholdActions } from '../../state/household';
 import { Outbox } from '../../state/outbox';
 import { RunActions, runFeature } from '../../state/run';
-import { Place, TODAY, aChild, aThing, id } from '../../testing/place';
+import { Place, TODAY, aChild, aMaterial, id } from '../../testing/place';
 import { Run } from './run';
 
 const ilse = aChild(1, 'Ilse', {
@@ -24,14 +24,14 @@ interface Begun {
   noted(): readonly Observation[];
 }
 
-/** A sitting begun at 8:55, five minutes before the clock of these specs. */
+/** A session begun at 8:55, five minutes before the clock of these specs. */
 async function begin(
   activityId: string,
-  takers: Sitting['takers'],
+  participants: Session['participants'],
   answers: Record<string, unknown> = {},
-  things: Thing[] = [],
+  materials: Material[] = [],
 ): Promise<Begun> {
-  const sitting: Sitting = {
+  const session: Session = {
     id: id(50),
     activityId,
     planEntryId: null,
@@ -39,7 +39,7 @@ async function begin(
     startedAt: new Date(`${TODAY}T08:55:00`).toISOString(),
     endedAt: null,
     mood: null,
-    takers,
+    participants,
   };
   const outbox = {
     flush: () => Promise.resolve(),
@@ -48,17 +48,17 @@ async function begin(
   };
   const place = await Place.open(Run, {
     children: [ilse, kofi, dilara],
-    things,
-    inputs: { id: sitting.id },
-    answers: { [`/sittings/${sitting.id}`]: { sitting, observations: [] }, ...answers },
+    materials,
+    inputs: { id: session.id },
+    answers: { [`/sessions/${session.id}`]: { session, observations: [] }, ...answers },
     providers: [{ provide: Outbox, useValue: outbox }],
   });
   // Nothing is asked before it is there what is known of the child.
   expect(place.find('.ask').textContent).toContain('One moment');
   const store = TestBed.inject(Store);
-  for (const { childId } of takers) {
+  for (const { childId } of participants) {
     store.dispatch(
-      RunActions.evidenceLoaded({ state: emptyState(childId, 'middle'), speaks: true }),
+      RunActions.evidenceLoaded({ state: emptyState(childId, 'balanced'), speaks: true }),
     );
   }
   await place.settle();
@@ -70,21 +70,21 @@ function sureOf(childId: string, skillId: string): ChildState {
   const at = `${TODAY}T08:00:00.000Z`;
   const said = { says: 'secure' as const, note: '', notedBy: '' };
   const word = { id: id(60), childId, skillId, at, day: TODAY, ...said };
-  const next = fold(emptyState(childId, 'middle'), { kind: 'word', word });
-  return 'state' in next ? next.state : emptyState(childId, 'middle');
+  const next = applyFact(emptyState(childId, 'balanced'), { kind: 'override', override: word });
+  return 'state' in next ? next.state : emptyState(childId, 'balanced');
 }
 
 const press = async (place: Place<Run>, key: string): Promise<void> => {
   document.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true }));
   await place.settle();
 };
-const alone = (child: { id: string }, top: number): Sitting['takers'] => [
-  { childId: child.id, top },
+const alone = (child: { id: string }, top: number): Session['participants'] => [
+  { childId: child.id, rangeMax: top },
 ];
 
 /** The question that comes after the sentence that was told. */
 const goOn = async (place: Place<Run>): Promise<void> => {
-  if (place.element.querySelector('gumo-told')) await place.click('Go on');
+  if (place.element.querySelector('gumo-told')) await place.click('Continue');
 };
 const note = async (place: Place<Run>, outcome: string): Promise<void> => {
   await place.click(outcome);
@@ -207,8 +207,8 @@ describe('at the tray', () => {
 
   it('gives each child a range of their own, by turns unless it is switched off', async () => {
     const { place, noted } = await begin('build-frame', [
-      { childId: kofi.id, top: 10 },
-      { childId: dilara.id, top: 5 },
+      { childId: kofi.id, rangeMax: 10 },
+      { childId: dilara.id, rangeMax: 5 },
     ]);
     await place.click('Easier');
     expect(place.find('[role=radio]', /Kofi/).textContent).toContain('to 5');
@@ -228,8 +228,8 @@ describe('at the tray', () => {
 
   it('lets one of several children play another game with the same things', async () => {
     const { place, noted } = await begin('tiles-add', [
-      { childId: kofi.id, top: 10 },
-      { childId: dilara.id, top: 10 },
+      { childId: kofi.id, rangeMax: 10 },
+      { childId: dilara.id, rangeMax: 10 },
     ]);
     await place.click('Other game');
     const items = [...document.querySelectorAll<HTMLElement>('[mat-menu-item]')];
@@ -261,7 +261,7 @@ describe('at the tray', () => {
     expect(noted().length).toBe(2);
   });
 
-  it('works by keys alone: a number, an outcome, taken back, and the end', async () => {
+  it('works by keys alone: a number, an outcome, undone, and the end', async () => {
     const { place, noted } = await begin('show-say', alone(kofi, 10));
     await press(place, '1');
     await press(place, '0');
@@ -342,8 +342,8 @@ describe('at the tray', () => {
     const { place } = await begin(
       'build-frame',
       [
-        { childId: kofi.id, top: 5 },
-        { childId: dilara.id, top: 5 },
+        { childId: kofi.id, rangeMax: 5 },
+        { childId: dilara.id, rangeMax: 5 },
       ],
       {
         [`/children/${kofi.id}/pace`]: { ...pace, minutes: 7 },
@@ -355,10 +355,13 @@ describe('at the tray', () => {
   });
 
   it('warns where small parts would meet a child who must not', async () => {
-    const beads = aThing(70, 'glass beads', { shape: { kind: 'ball', diameterMm: 12 }, count: 60 });
+    const beads = aMaterial(70, 'glass beads', {
+      shape: { kind: 'ball', diameterMm: 12 },
+      count: 60,
+    });
     const { place } = await begin('handfuls', alone(ilse, 3), {}, [
       beads,
-      aThing(71, 'felt discs'),
+      aMaterial(71, 'felt discs'),
     ]);
     expect(place.all('.caution p')[0]).toBe(
       'Glass beads stay in their boxes: small parts, and Ilse is in reach.',
@@ -366,7 +369,7 @@ describe('at the tray', () => {
   });
 
   it('is silent where nothing applies to who is here and what is out', async () => {
-    const { place } = await begin('handfuls', alone(ilse, 3), {}, [aThing(71, 'felt discs')]);
+    const { place } = await begin('handfuls', alone(ilse, 3), {}, [aMaterial(71, 'felt discs')]);
     expect(place.all('.caution')).toEqual([]);
   });
 

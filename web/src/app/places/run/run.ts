@@ -13,7 +13,7 @@ import { Router } from '@angular/router';
 import { neighborTop } from '@gumo/core/activities';
 import { type TraceSeen, usualWish } from '@gumo/core/sheets';
 import { warmUps } from '@gumo/core/rounds';
-import { careFor, cautionsAt, inReach, needsOf } from '@gumo/core/things';
+import { careFor, cautionsAt, inReach, needsOf } from '@gumo/core/materials';
 import type { Child, Outcome } from '@gumo/core/vocabulary';
 import { MatButtonModule } from '@angular/material/button';
 import { MatDialog } from '@angular/material/dialog';
@@ -31,16 +31,16 @@ import { MinuteRing } from '../../handling/minute-ring';
 import { OutcomeBar, outcomeOfKey } from '../../handling/outcome-bar';
 import { SceneView } from '../../handling/scene';
 import { ToTheChild } from '../../handling/to-the-child';
-import { Jotting } from '../../jot/jotting';
-import { Pace } from '../../state/answers';
+import { QuickNotes } from '../../quick-note/quick-notes';
+import { Pace } from '@gumo/core/contract';
 import { childrenFeature } from '../../state/children';
 import { dayFeature } from '../../state/day';
 import { householdFeature } from '../../state/household';
 import { Outbox } from '../../state/outbox';
 import { RunActions, runFeature } from '../../state/run';
 import { selectRanges } from '../../state/run-game';
-import { sittingSoFar } from '../../state/sitting-so-far';
-import { ThingsActions, thingsFeature } from '../../state/things';
+import { sessionSoFar } from '../../state/session-so-far';
+import { MaterialsActions, materialsFeature } from '../../state/materials';
 import { AnswerPad } from '../../handling/answer-pad';
 import { Answering } from './answering';
 import { CameUp } from './came-up';
@@ -86,7 +86,7 @@ import { WaysList } from './ways-list';
   host: { '(document:keydown)': 'press($event)' },
 })
 export class Run {
-  /** Id of the sitting, from the address. */
+  /** Id of the session, from the address. */
   readonly id = input.required<string>();
 
   private readonly store = inject(Store);
@@ -95,7 +95,7 @@ export class Run {
   private readonly clock = inject(Clock);
   private readonly outbox = inject(Outbox);
   private readonly announcer = inject(LiveAnnouncer);
-  private readonly jotting = inject(Jotting);
+  private readonly quickNotes = inject(QuickNotes);
   private readonly dialogs = inject(MatDialog);
   private readonly soon = afterPaint();
   protected readonly answering = inject(Answering);
@@ -103,7 +103,7 @@ export class Run {
   protected readonly finishing = inject(Finishing);
   protected readonly games = inject(OtherGames);
 
-  protected readonly sitting = this.store.selectSignal(runFeature.selectSitting);
+  protected readonly session = this.store.selectSignal(runFeature.selectSession);
   protected readonly activity = this.store.selectSignal(runFeature.selectActivity);
   protected readonly child = this.store.selectSignal(runFeature.selectChild);
   private readonly known = this.store.selectSignal(runFeature.selectKnown);
@@ -112,14 +112,14 @@ export class Run {
   private readonly childById = this.store.selectSignal(childrenFeature.selectChildById);
   private readonly household = this.store.selectSignal(householdFeature.selectHousehold);
 
-  protected readonly takers = computed(() =>
-    (this.sitting()?.takers ?? []).flatMap(({ childId }) => {
+  protected readonly participants = computed(() =>
+    (this.session()?.participants ?? []).flatMap(({ childId }) => {
       const child = this.childById()[childId];
       return child ? [{ child, top: this.tops()[childId] ?? 5 }] : [];
     }),
   );
   protected readonly minutes = computed(() => {
-    const begun = Date.parse(this.sitting()?.startedAt ?? '');
+    const begun = Date.parse(this.session()?.startedAt ?? '');
     return Number.isNaN(begun) ? 0 : Math.max(0, (this.clock.now().getTime() - begun) / 60_000);
   });
   private readonly top = computed(() => this.tops()[this.child()?.id ?? ''] ?? 5);
@@ -128,7 +128,7 @@ export class Run {
   protected readonly mostMinutes = computed(() => {
     const most = this.activity()?.minutes[1] ?? 10;
     if (this.activity()?.band !== 'table') return most;
-    const caps = this.takers().flatMap(({ child }) => this.paces()[child.id] ?? []);
+    const caps = this.participants().flatMap(({ child }) => this.paces()[child.id] ?? []);
     return caps.length > 0 ? Math.min(...caps) : most;
   });
   private readonly toldOfLast = this.store.selectSignal(runFeature.selectLastTime);
@@ -142,10 +142,10 @@ export class Run {
   );
   /** At the table a session may open with what the child is sure of. */
   protected readonly warmUps = computed(() => {
-    const [child, sitting, known] = [this.child(), this.sitting(), this.known()];
+    const [child, session, known] = [this.child(), this.session(), this.known()];
     const atTable = this.activity()?.band === 'table' && this.opening();
-    return child && sitting && known && atTable
-      ? warmUps(known, sitting.day, child.answerModes)
+    return child && session && known && atTable
+      ? warmUps(known, session.day, child.answerModes)
       : [];
   });
   protected readonly past = computed(() => this.minutes() > this.mostMinutes());
@@ -159,11 +159,11 @@ export class Run {
   protected readonly turned = signal<number | null>(null);
   /** The single digit that is to be written; null where something else is asked. */
   protected readonly digit = computed(() => {
-    const record = this.answering.standing();
+    const record = this.answering.status();
     return record?.kind === 'draw' && /^\d$/.test(record.figure) ? Number(record.figure) : null;
   });
   protected readonly traceLook = computed(() => {
-    const record = this.answering.standing();
+    const record = this.answering.status();
     const on = record?.kind === 'draw' ? record.support : 'own';
     return on === 'hollow' || on === 'dotted' ? on : 'own';
   });
@@ -173,49 +173,51 @@ export class Run {
   protected readonly looks = computed(() => (this.asked()[0]?.quick ? [3, 2, 1] : [0]));
   private readonly day = this.store.selectSignal(dayFeature.selectAnswer);
   private readonly present = this.store.selectSignal(childrenFeature.selectPresent);
-  private readonly things = this.store.selectSignal(thingsFeature.selectThings);
+  private readonly materials = this.store.selectSignal(materialsFeature.selectMaterials);
   private readonly away = this.store.selectSignal(dayFeature.selectAway);
   /** What applies to who is in reach and what is out. */
   protected readonly cautions = computed(() => {
     const activity = this.activity();
-    const sitting = this.sitting();
-    if (!activity || !sitting) return [];
-    const takes = ({ id }: Child): boolean => sitting.takers.some((one) => one.childId === id);
+    const session = this.session();
+    if (!activity || !session) return [];
+    const takes = ({ id }: Child): boolean =>
+      session.participants.some((one) => one.childId === id);
     const here = this.present().filter((child) => takes(child) || !this.away().has(child.id));
-    const entry = this.day()?.entries.find((one) => one.id === sitting.planEntryId);
+    const entry = this.day()?.entries.find((one) => one.id === session.planEntryId);
     const moment = this.household()?.moments.find((one) => one.id === entry?.momentId);
     const reach = inReach(moment, here, takes);
-    const { day } = sitting;
-    const sizes = { tops: this.takers().map((one) => one.top) };
-    const lines = needsOf([{ activity, sizes, care: careFor(reach, day) }], this.things());
+    const { day } = session;
+    const sizes = { tops: this.participants().map((one) => one.top) };
+    const lines = needsOf([{ activity, sizes, care: careFor(reach, day) }], this.materials());
     return cautionsAt({ activity, lines, reach, here, day });
   });
 
   constructor() {
-    this.store.dispatch(ThingsActions.wanted());
+    this.store.dispatch(MaterialsActions.wanted());
     effect(() => {
       const id = this.id();
       untracked(() => void this.resume(id));
     });
     effect(() => this.store.dispatch(RunActions.timeSet({ minutes: this.mostMinutes() })));
     effect(() => {
-      const takers = this.sitting()?.takers ?? [];
+      const participants = this.session()?.participants ?? [];
       const table = this.activity()?.band === 'table';
-      if (table) untracked(() => takers.forEach(({ childId }) => void this.loadPace(childId)));
+      if (table)
+        untracked(() => participants.forEach(({ childId }) => void this.loadPace(childId)));
     });
   }
 
-  /** After a reload: the sitting as the server has it, with what still waits on this device. */
+  /** After a reload: the session as the server has it, with what still waits on this device. */
   private async resume(id: string): Promise<void> {
-    if (this.sitting()?.id === id) return;
+    if (this.session()?.id === id) return;
     try {
-      const { sitting, observations, voided } = await sittingSoFar(this.api, this.outbox, id);
-      if (sitting.endedAt !== null) {
+      const { session, observations, voided } = await sessionSoFar(this.api, this.outbox, id);
+      if (session.endedAt !== null) {
         await this.router.navigateByUrl('/today');
         return;
       }
-      const standing = { observations: [...observations], voided: [...voided] };
-      this.store.dispatch(RunActions.resumed({ sitting, ...standing }));
+      const status = { observations: [...observations], voided: [...voided] };
+      this.store.dispatch(RunActions.resumed({ session, ...status }));
     } catch {
       // Nothing was noted in it, or it is not there: a session begins with its first record.
       await this.router.navigateByUrl('/today');
@@ -303,12 +305,12 @@ export class Run {
     if (this.byTurns()) this.soon(() => this.turn(1));
   }
 
-  protected jot(): void {
-    void this.jotting.open(this.child()?.id ?? null);
+  protected quickNote(): void {
+    void this.quickNotes.open(this.child()?.id ?? null);
   }
 
   protected press(event: KeyboardEvent): void {
-    if (event.ctrlKey || event.metaKey || event.altKey || !this.sitting()) return;
+    if (event.ctrlKey || event.metaKey || event.altKey || !this.session()) return;
     if (this.dialogs.openDialogs.length > 0 || this.turned() !== null || this.tracing()) return;
     const key = event.key.toLowerCase();
     const outcome = outcomeOfKey(event);
@@ -334,9 +336,9 @@ export class Run {
   }
 
   private turn(step: 1 | -1): void {
-    const takers = this.takers();
-    const at = takers.findIndex(({ child }) => child.id === this.child()?.id);
-    const next = takers[(at + step + takers.length) % takers.length];
+    const participants = this.participants();
+    const at = participants.findIndex(({ child }) => child.id === this.child()?.id);
+    const next = participants[(at + step + participants.length) % participants.length];
     if (!next || next.child.id === this.child()?.id) return;
     this.store.dispatch(RunActions.childChosen({ childId: next.child.id }));
     void this.announcer.announce(`${next.child.name}’s turn`);

@@ -8,7 +8,7 @@ import { OUTCOME_WORDS } from '../../common/words';
 
 const SHOWN = 6;
 
-/** The last few tries; each can be taken back. */
+/** The last few tries; each can be undone. */
 @Component({
   selector: 'gumo-so-far',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -28,7 +28,7 @@ const SHOWN = 6;
           <button
             matIconButton
             type="button"
-            [attr.aria-label]="'Take back ' + label(one) + ', ' + words[one.outcome]"
+            [attr.aria-label]="'Undo ' + label(one) + ', ' + words[one.outcome]"
             (click)="takenBack.emit(one)"
           >
             <gumo-icon name="undo" />
@@ -45,7 +45,7 @@ const SHOWN = 6;
         aria-keyshortcuts="Backspace"
         (click)="takenBack.emit(observations()[0]!)"
       >
-        Take back the last
+        Undo the last
       </button>
     }
   `,

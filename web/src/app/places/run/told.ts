@@ -16,7 +16,7 @@ import { PartWhole } from '../../handling/part-whole';
     @if (sentence().partWhole; as whole) {
       <gumo-part-whole [whole]="whole.whole" [parts]="whole.parts" />
     }
-    <button matButton="filled" type="button" (click)="done.emit()">Go on</button>
+    <button matButton="filled" type="button" (click)="done.emit()">Continue</button>
   `,
   styles: `
     @use 'scale';

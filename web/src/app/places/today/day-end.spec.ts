@@ -1,12 +1,13 @@
-import type { Sitting } from '@gumo/core/vocabulary';
-import type { DaySeen } from '../../state/answers';
-import { Outbox, type Parcel } from '../../state/outbox';
+import type { Session } from '@gumo/core/vocabulary';
+import type { DaySeen } from '@gumo/core/contract';
+import type { OutboxEntry } from '@gumo/core/contract';
+import { Outbox } from '../../state/outbox';
 import { Place, TODAY, aChild, id } from '../../testing/place';
 import { DayEnd } from './day-end';
 
 const ilse = aChild(1, 'Ilse');
 const kofi = aChild(2, 'Kofi');
-const sitting = (n: number, endedAt: string | null): Sitting => ({
+const session = (n: number, endedAt: string | null): Session => ({
   id: id(n),
   activityId: 'handfuls',
   planEntryId: null,
@@ -14,17 +15,17 @@ const sitting = (n: number, endedAt: string | null): Sitting => ({
   startedAt: `${TODAY}T08:00:00.000Z`,
   endedAt,
   mood: null,
-  takers: [{ childId: ilse.id, top: 5 }],
+  participants: [{ childId: ilse.id, rangeMax: 5 }],
 });
 
-async function open(seen: Partial<DaySeen>): Promise<{ place: Place<DayEnd>; put: Parcel[] }> {
-  const put: Parcel[] = [];
+async function open(seen: Partial<DaySeen>): Promise<{ place: Place<DayEnd>; put: OutboxEntry[] }> {
+  const put: OutboxEntry[] = [];
   const outbox = {
-    put: (parcel: Parcel) => Promise.resolve(put.push(parcel)),
+    put: (parcel: OutboxEntry) => Promise.resolve(put.push(parcel)),
     flush: () => Promise.resolve(),
   };
-  const day: DaySeen = { day: TODAY, sittings: [], skills: [], notes: [], notSeen: [], ...seen };
-  const sheet = { day: TODAY, away: [], laidReady: ['counter'], words: 'Rain.' };
+  const day: DaySeen = { day: TODAY, sessions: [], skills: [], notes: [], notSeen: [], ...seen };
+  const sheet = { day: TODAY, away: [], gotReady: ['counter'], words: 'Rain.' };
   const place = await Place.open(DayEnd, {
     children: [ilse, kofi],
     answers: {
@@ -36,10 +37,10 @@ async function open(seen: Partial<DaySeen>): Promise<{ place: Place<DayEnd>; put
   return { place, put };
 }
 
-describe('the day’s end', () => {
+describe('the end of day', () => {
   it('gathers what was noted by child and skill, and names who was not seen', async () => {
     const { place } = await open({
-      sittings: [sitting(10, `${TODAY}T08:20:00.000Z`)],
+      sessions: [session(10, `${TODAY}T08:20:00.000Z`)],
       skills: [
         { childId: ilse.id, skillId: 'total-5', outcomes: ['own', 'not-yet', 'own', 'help'] },
       ],
@@ -55,18 +56,18 @@ describe('the day’s end', () => {
       ],
       notSeen: [kofi.id],
     });
-    expect(place.text).toContain('1 sitting ended · 1 of 2 children seen');
+    expect(place.text).toContain('1 session ended · 1 of 2 children seen');
     expect(place.find('article').textContent).toMatch(/2 on their own, 1 with help, 1 not yet/);
     expect(place.find('.note').textContent).toContain('counts the stairs');
     expect(place.find('.children').textContent).toContain('Kofi');
   });
 
-  it('ends a sitting that was left open, not before it began', async () => {
-    const late = { ...sitting(11, null), startedAt: `${TODAY}T23:00:00.000Z` };
-    const { place, put } = await open({ sittings: [late] });
+  it('ends a session that was left open, not before it began', async () => {
+    const late = { ...session(11, null), startedAt: `${TODAY}T23:00:00.000Z` };
+    const { place, put } = await open({ sessions: [late] });
     await place.click(/End A lot and a few/);
     expect(put).toEqual([
-      { kind: 'end', sittingId: late.id, end: { endedAt: late.startedAt, mood: null } },
+      { kind: 'end', sessionId: late.id, end: { endedAt: late.startedAt, mood: null } },
     ]);
   });
 

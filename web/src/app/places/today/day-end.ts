@@ -14,22 +14,23 @@ import { MatInputModule } from '@angular/material/input';
 import { RouterLink } from '@angular/router';
 import { FIRST_LOOK } from '@gumo/core/evidence';
 import { skillOf } from '@gumo/core/skills';
-import { type DayMark, DaySheet, type Outcome, type Sitting } from '@gumo/core/vocabulary';
+import { type DayMark, DaySheet, type Outcome, type Session } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
 import * as v from 'valibot';
 import { Api, ApiProblem } from '../../common/api';
 import { Clock } from '../../common/clock';
 import { FORM_FIELDS } from '../../common/form-field';
 import { Icon } from '../../common/icon';
-import { PegMark } from '../../common/peg-mark';
+import { ChildSymbol } from '../../common/child-symbol';
 import { OUTCOME_WORDS, dayWords } from '../../common/words';
 import { Conflicts } from '../../conflict/conflicts';
-import { DaySeen } from '../../state/answers';
+import { DaySeen } from '@gumo/core/contract';
 import { childrenFeature } from '../../state/children';
 import { DayActions, dayFeature } from '../../state/day';
 import { householdFeature } from '../../state/household';
 import { Outbox } from '../../state/outbox';
-import { Jotting } from '../../jot/jotting';
+import { QuickNotes } from '../../quick-note/quick-notes';
+import { Counted } from '../../common/plural';
 
 const ORDER: readonly Outcome[] = ['own', 'help', 'not-yet', 'not-now'];
 
@@ -37,7 +38,16 @@ const ORDER: readonly Outcome[] = ['own', 'help', 'not-yet', 'not-now'];
 @Component({
   selector: 'gumo-day-end',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [FORM_FIELDS, Icon, MatButton, MatInputModule, PegMark, RouterLink, TextFieldModule],
+  imports: [
+    FORM_FIELDS,
+    Icon,
+    MatButton,
+    MatInputModule,
+    ChildSymbol,
+    RouterLink,
+    TextFieldModule,
+    Counted,
+  ],
   templateUrl: './day-end.html',
   styleUrl: './day-end.scss',
 })
@@ -50,7 +60,7 @@ export class DayEnd {
   private readonly clock = inject(Clock);
   private readonly conflicts = inject(Conflicts);
   private readonly outbox = inject(Outbox);
-  private readonly jotting = inject(Jotting);
+  private readonly quickNotes = inject(QuickNotes);
   private readonly childById = this.store.selectSignal(childrenFeature.selectChildById);
   private readonly activities = this.store.selectSignal(householdFeature.selectActivityById);
   private readonly answer = this.store.selectSignal(dayFeature.selectAnswer);
@@ -66,18 +76,18 @@ export class DayEnd {
   protected readonly kept = computed(() => this.words() === this.keptWords());
 
   protected readonly open = computed(() =>
-    (this.seen()?.sittings ?? [])
+    (this.seen()?.sessions ?? [])
       .filter((one) => one.endedAt === null)
-      .map((sitting) => ({
-        sitting,
-        title: this.titleOf(sitting),
-        names: sitting.takers
+      .map((session) => ({
+        session,
+        title: this.titleOf(session),
+        names: session.participants
           .map(({ childId }) => this.childById()[childId]?.name ?? '')
           .join(', '),
       })),
   );
   protected readonly done = computed(
-    () => (this.seen()?.sittings ?? []).filter((one) => one.endedAt !== null).length,
+    () => (this.seen()?.sessions ?? []).filter((one) => one.endedAt !== null).length,
   );
   protected readonly byChild = computed(() => {
     const seen = this.seen();
@@ -121,10 +131,10 @@ export class DayEnd {
     this.words.set(words);
   }
 
-  private titleOf(sitting: Sitting): string {
-    return sitting.activityId === FIRST_LOOK
+  private titleOf(session: Session): string {
+    return session.activityId === FIRST_LOOK
       ? 'First look'
-      : (this.activities().get(sitting.activityId)?.title ?? sitting.activityId);
+      : (this.activities().get(session.activityId)?.title ?? session.activityId);
   }
 
   private async load(day: string): Promise<void> {
@@ -137,10 +147,10 @@ export class DayEnd {
     }
   }
 
-  protected async close(sitting: Sitting): Promise<void> {
+  protected async close(session: Session): Promise<void> {
     const now = this.clock.instant();
-    const endedAt = now < sitting.startedAt ? sitting.startedAt : now;
-    await this.outbox.put({ kind: 'end', sittingId: sitting.id, end: { endedAt, mood: null } });
+    const endedAt = now < session.startedAt ? session.startedAt : now;
+    await this.outbox.put({ kind: 'end', sessionId: session.id, end: { endedAt, mood: null } });
     await this.load(this.today());
   }
 
@@ -150,7 +160,7 @@ export class DayEnd {
     const words = this.words().trim();
     const send = (before: string): Promise<DaySheet> => {
       const mark: DayMark = { what: 'words', before, words };
-      return this.api.send('POST', `/days/${sheet.day}/marks`, mark, DaySheet);
+      return this.api.send('POST', `/days/${sheet.day}/marks`, mark, DaySheet, { loads: true });
     };
     try {
       await send(this.before());
@@ -173,8 +183,8 @@ export class DayEnd {
     this.failure.set(null);
   }
 
-  protected jot(childId: string): void {
-    void this.jotting.open(childId);
+  protected quickNote(childId: string): void {
+    void this.quickNotes.open(childId);
   }
 }
 

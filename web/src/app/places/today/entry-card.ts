@@ -5,24 +5,24 @@ import { ActivityPicture } from '../../common/activity-picture';
 import { BandSign } from '../../common/band-sign';
 import { Icon } from '../../common/icon';
 import { IconTip } from '../../common/icon-tip';
-import { PegMark } from '../../common/peg-mark';
+import { ChildSymbol } from '../../common/child-symbol';
 import { topWords } from '../../common/words';
 
 export interface EntryView {
   readonly entry: PlanEntry;
   readonly activity: Activity | null;
   /** Children of the entry who are here, each with the top of the range. */
-  readonly takers: readonly { readonly child: Child; readonly top: number }[];
-  readonly openSitting: string | null;
+  readonly participants: readonly { readonly child: Child; readonly top: number }[];
+  readonly openSession: string | null;
   /** Cautions that apply to who is here and what is laid out. */
   readonly cautions: readonly string[];
 }
 
-/** One activity of the day: what, with whom, how far each goes, and *Begin*. */
+/** One activity of the day: what, with whom, how far each goes, and *Start*. */
 @Component({
   selector: 'gumo-entry-card',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ActivityPicture, BandSign, Icon, IconTip, MatButton, MatIconButton, PegMark],
+  imports: [ActivityPicture, BandSign, Icon, IconTip, MatButton, MatIconButton, ChildSymbol],
   template: `
     <article
       class="sheet"
@@ -50,11 +50,15 @@ export interface EntryView {
           </h3>
         }
         <ul>
-          @for (taker of view().takers; track taker.child.id) {
+          @for (participant of view().participants; track participant.child.id) {
             <li>
-              <gumo-peg-mark [mark]="taker.child.mark" [name]="taker.child.name" [size]="20" />
-              <strong>{{ taker.child.name }}</strong>&ngsp;
-              <span class="soft">{{ words(taker.top) }}</span>
+              <gumo-child-symbol
+                [symbol]="participant.child.symbol"
+                [name]="participant.child.name"
+                [size]="20"
+              />
+              <strong>{{ participant.child.name }}</strong>&ngsp;
+              <span class="soft">{{ words(participant.top) }}</span>
             </li>
           } @empty {
             <li class="soft">Everyone planned for this is away</li>
@@ -77,16 +81,14 @@ export interface EntryView {
       }
       @if (view().entry.state === 'done') {
         <p class="ready"><gumo-icon name="check" /> Done</p>
-      } @else if (view().takers.length > 0) {
+      } @else if (view().participants.length > 0) {
         <button
           [matButton]="next() ? 'filled' : 'text'"
           type="button"
-          [attr.aria-label]="
-            (view().openSitting ? 'Go on with ' : 'Begin ') + view().activity?.title
-          "
+          [attr.aria-label]="(view().openSession ? 'Continue ' : 'Start ') + view().activity?.title"
           (click)="begun.emit()"
         >
-          {{ view().openSitting ? 'Go on' : 'Begin' }}
+          {{ view().openSession ? 'Continue' : 'Start' }}
         </button>
       }
     </article>

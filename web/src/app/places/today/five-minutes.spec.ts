@@ -14,7 +14,7 @@ const entry: PlanEntry = {
   day: TODAY,
   momentId: 'snack',
   activityId: 'song-count',
-  takers: [{ childId: ilse.id, top: 10 }],
+  participants: [{ childId: ilse.id, rangeMax: 10 }],
   minutes: 3,
   with: '',
   state: 'planned',
@@ -43,7 +43,7 @@ describe('a few free minutes', () => {
     expect(place.text).toContain('Ilse to 10');
     await place.click('15');
     expect(place.text).toContain('I have fifteen minutes');
-    await place.click(/^Begin A counting song/);
+    await place.click(/^Start A counting song/);
     await place.settle();
     const [posted] = place.sent;
     expect([posted!.method, posted!.path]).toEqual(['POST', '/plan']);
@@ -60,7 +60,7 @@ describe('a few free minutes', () => {
     TestBed.resetTestingModule();
     const place = await open(now, new ApiProblem(422, 'That moment is gone.'));
     await place.click(/I have five minutes/);
-    await place.click(/^Begin A counting song/);
+    await place.click(/^Start A counting song/);
     expect(place.find('[role=alert]').textContent).toContain('That moment is gone.');
   });
 });
@@ -73,7 +73,7 @@ describe('what was left undone', () => {
       answers: { [path]: [left, { ...left, id: id(51), day: TODAY, activityId: 'stairs' }] },
       replies: { [`POST ${path}/${id(50)}`]: { ...left, day: TODAY, state: 'planned' } },
     });
-    const sheet = { day: TODAY, away: [], laidReady: [] };
+    const sheet = { day: TODAY, away: [], gotReady: [] };
     TestBed.inject(Store).dispatch(
       DayActions.loaded({
         answer: { day: TODAY, sheet, entries: [], ready: [], cautions: {}, open: [] },

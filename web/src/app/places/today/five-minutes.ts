@@ -11,13 +11,13 @@ import { Api } from '../../common/api';
 import { Clock } from '../../common/clock';
 import { Icon } from '../../common/icon';
 import { IconTip } from '../../common/icon-tip';
-import { PegMark } from '../../common/peg-mark';
+import { ChildSymbol } from '../../common/child-symbol';
 import { TOGGLES } from '../../common/toggle';
 import { topWords } from '../../common/words';
 import { childrenFeature } from '../../state/children';
 import { householdFeature } from '../../state/household';
 import { Starting } from '../../state/starting';
-import { NowAnswer } from '../../state/week-answers';
+import { NowAnswer } from '@gumo/core/contract';
 
 type Offer = v.InferOutput<typeof NowAnswer>['offers'][number];
 const LENGTHS = [5, 10, 15] as const;
@@ -26,7 +26,7 @@ const LENGTHS = [5, 10, 15] as const;
 @Component({
   selector: 'gumo-five-minutes',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ActivityPicture, Icon, IconTip, MatButton, MatIconButton, PegMark, TOGGLES],
+  imports: [ActivityPicture, Icon, IconTip, MatButton, MatIconButton, ChildSymbol, TOGGLES],
   template: `
     @if (!open()) {
       <button matButton="outlined" type="button" (click)="ask()">
@@ -66,14 +66,15 @@ const LENGTHS = [5, 10, 15] as const;
                 <h3>{{ line.title }}</h3>
                 <p class="soft">{{ line.because }}</p>
                 <p class="who">
-                  @for (taker of line.takers; track taker.child.id) {
+                  @for (participant of line.participants; track participant.child.id) {
                     <span>
-                      <gumo-peg-mark
-                        [mark]="taker.child.mark"
-                        [name]="taker.child.name"
+                      <gumo-child-symbol
+                        [symbol]="participant.child.symbol"
+                        [name]="participant.child.name"
                         [size]="18"
                       />
-                      {{ taker.child.name }} <span class="soft">{{ words(taker.top) }}</span>
+                      {{ participant.child.name }}
+                      <span class="soft">{{ words(participant.top) }}</span>
                     </span>
                   }
                 </p>
@@ -81,10 +82,10 @@ const LENGTHS = [5, 10, 15] as const;
               <button
                 matButton="filled"
                 type="button"
-                [attr.aria-label]="'Begin ' + line.title"
+                [attr.aria-label]="'Start ' + line.title"
                 (click)="begin(line)"
               >
-                Begin
+                Start
               </button>
             </li>
           } @empty {
@@ -118,11 +119,11 @@ export class FiveMinutes {
   protected readonly lines = computed(() =>
     this.offers().map((offer) => {
       const activity = this.activities().get(offer.entry.activityId);
-      const takers = offer.entry.takers.flatMap(({ childId, top }) => {
+      const participants = offer.entry.participants.flatMap(({ childId, rangeMax: top }) => {
         const child = this.childById()[childId];
         return child ? [{ child, top }] : [];
       });
-      return { ...offer, activity, title: activity?.title ?? '', takers };
+      return { ...offer, activity, title: activity?.title ?? '', participants };
     }),
   );
 
@@ -151,7 +152,7 @@ export class FiveMinutes {
       day: entry.day,
       momentId: entry.momentId,
       activityId: entry.activityId,
-      takers: entry.takers,
+      participants: entry.participants,
       minutes: entry.minutes,
       with: entry.with,
       pinned: true,
@@ -162,6 +163,6 @@ export class FiveMinutes {
       this.failure.set((error as Error).message);
       return;
     }
-    await this.starting.start(entry.activityId, entry.takers, draft.id);
+    await this.starting.start(entry.activityId, entry.participants, draft.id);
   }
 }

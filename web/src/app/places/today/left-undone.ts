@@ -15,9 +15,9 @@ import { parseISO } from 'date-fns/parseISO';
 import { Api } from '../../common/api';
 import { Clock } from '../../common/clock';
 import { Icon } from '../../common/icon';
-import { DayActions, dayFeature } from '../../state/day';
+import { DayActions, dayFeature, selectPlanned } from '../../state/day';
 import { householdFeature } from '../../state/household';
-import { LeftAnswer } from '../../state/week-answers';
+import { LeftAnswer } from '@gumo/core/contract';
 
 const MOST_SHOWN = 4;
 
@@ -76,6 +76,7 @@ export class LeftUndone {
   private readonly clock = inject(Clock);
   private readonly store = inject(Store);
   private readonly answer = this.store.selectSignal(dayFeature.selectAnswer);
+  private readonly planned = this.store.selectSignal(selectPlanned);
   private readonly activities = this.store.selectSignal(householdFeature.selectActivityById);
   private readonly left = signal<readonly PlanEntry[]>([]);
   protected readonly failure = signal<string | null>(null);
@@ -93,8 +94,7 @@ export class LeftUndone {
 
   constructor() {
     effect(() => {
-      const day = this.answer()?.day;
-      if (day !== undefined) untracked(() => void this.load(day));
+      if (this.planned() !== null) untracked(() => void this.load(this.answer()?.day ?? ''));
     });
   }
 
@@ -110,7 +110,9 @@ export class LeftUndone {
     const day = this.clock.today();
     try {
       const body = { now: this.clock.time() };
-      await this.api.send('POST', `/days/${day}/left/${entry.id}`, body, PlanEntry);
+      await this.api.send('POST', `/days/${day}/left/${entry.id}`, body, PlanEntry, {
+        loads: true,
+      });
       this.failure.set(null);
       this.store.dispatch(DayActions.opened({ day }));
     } catch (error) {

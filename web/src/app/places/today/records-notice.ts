@@ -1,10 +1,8 @@
 import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import * as v from 'valibot';
+import { Backups } from '@gumo/core/contract';
 import { Api } from '../../common/api';
 import { Door } from '../../common/door';
-
-const State = v.object({ notice: v.string() });
 
 /** A word where the records have no good copy, or no room; nothing otherwise. */
 @Component({
@@ -14,7 +12,7 @@ const State = v.object({ notice: v.string() });
   template: `
     @if (notice()) {
       <p class="caution" role="status">
-        {{ notice() }} <a routerLink="/household/records">Records</a>
+        {{ notice() }} <a routerLink="/settings/backup">Backup and files</a>
       </p>
     }
   `,
@@ -33,9 +31,9 @@ export class RecordsNotice {
 
   private async load(api: Api, door: Door): Promise<void> {
     await door.ready();
-    if (!door.isKeeper()) return;
+    if (!door.isOwner()) return;
     try {
-      this.notice.set((await api.get('/records/backups', State)).notice);
+      this.notice.set((await api.get('/records/backups', Backups)).notice);
     } catch {
       // Whoever cannot be asked is said elsewhere.
     }

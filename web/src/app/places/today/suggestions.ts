@@ -5,6 +5,7 @@ import {
   effect,
   inject,
   signal,
+  untracked,
 } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { PlanEntry, type PlanEntryDraft } from '@gumo/core/vocabulary';
@@ -13,10 +14,10 @@ import { v7 as uuid } from 'uuid';
 import type * as v from 'valibot';
 import { Api } from '../../common/api';
 import { Icon } from '../../common/icon';
-import { PegMark } from '../../common/peg-mark';
-import { Suggestions as Answer } from '../../state/answers';
+import { ChildSymbol } from '../../common/child-symbol';
+import { Suggestions as Answer } from '@gumo/core/contract';
 import { childrenFeature } from '../../state/children';
-import { DayActions, dayFeature } from '../../state/day';
+import { DayActions, dayFeature, selectPlanned } from '../../state/day';
 import { householdFeature } from '../../state/household';
 
 type Suggestion = v.InferOutput<typeof Answer>[number];
@@ -25,7 +26,7 @@ type Suggestion = v.InferOutput<typeof Answer>[number];
 @Component({
   selector: 'gumo-suggestions',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Icon, MatButton, PegMark],
+  imports: [Icon, MatButton, ChildSymbol],
   template: `
     @if (lines().length > 0) {
       <section class="sheet" aria-labelledby="also-here">
@@ -36,7 +37,7 @@ type Suggestion = v.InferOutput<typeof Answer>[number];
         <ul>
           @for (line of lines(); track line.child.id) {
             <li>
-              <gumo-peg-mark [mark]="line.child.mark" [name]="line.child.name" />
+              <gumo-child-symbol [symbol]="line.child.symbol" [name]="line.child.name" />
               <span class="what">
                 <strong>{{ line.child.name }}</strong> {{ line.step.title }}
                 <span class="soft">{{ line.step.because }}</span>
@@ -83,6 +84,7 @@ export class Suggestions {
   private readonly store = inject(Store);
   private readonly api = inject(Api);
   private readonly answer = this.store.selectSignal(dayFeature.selectAnswer);
+  private readonly planned = this.store.selectSignal(selectPlanned);
   private readonly childById = this.store.selectSignal(childrenFeature.selectChildById);
   private readonly activities = this.store.selectSignal(householdFeature.selectActivityById);
   private readonly moments = this.store.selectSignal(householdFeature.selectMoments);
@@ -97,8 +99,7 @@ export class Suggestions {
 
   constructor() {
     effect(() => {
-      const day = this.answer()?.day;
-      if (day !== undefined) void this.load(day);
+      if (this.planned() !== null) untracked(() => void this.load(this.answer()?.day ?? ''));
     });
   }
 
@@ -124,13 +125,13 @@ export class Suggestions {
       day,
       momentId: moment.id,
       activityId: activity.id,
-      takers: [{ childId: child.id, top: step.top ?? 5 }],
+      participants: [{ childId: child.id, rangeMax: step.top ?? 5 }],
       minutes: activity.minutes[0],
       with: '',
       pinned: true,
     };
     try {
-      await this.api.send('POST', '/plan', draft, PlanEntry);
+      await this.api.send('POST', '/plan', draft, PlanEntry, { loads: true });
       this.store.dispatch(DayActions.opened({ day }));
     } catch (error) {
       this.failure.set((error as Error).message);

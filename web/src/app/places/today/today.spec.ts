@@ -2,12 +2,12 @@ import { TestBed } from '@angular/core/testing';
 import { MatButtonHarness } from '@angular/material/button/testing';
 import { MatButtonToggleHarness } from '@angular/material/button-toggle/testing';
 import { ActivatedRoute, Router, convertToParamMap } from '@angular/router';
-import type { Child, PlanEntry, Sitting } from '@gumo/core/vocabulary';
+import type { Child, PlanEntry, Session } from '@gumo/core/vocabulary';
 import { Actions } from '@ngrx/effects';
 import { Store } from '@ngrx/store';
 import { BehaviorSubject, Subject } from 'rxjs';
 import { ApiProblem } from '../../common/api';
-import type { DayAnswer } from '../../state/answers';
+import type { DayAnswer } from '@gumo/core/contract';
 import { DayActions, dayFeature } from '../../state/day';
 import { Starting } from '../../state/starting';
 import { Place, TODAY, aChild, aDay, id } from '../../testing/place';
@@ -20,14 +20,14 @@ const card = (n: number, momentId: string, activityId: string, more: Partial<Pla
   day: TODAY,
   momentId,
   activityId,
-  takers: [{ childId: ilse.id, top: 5 }],
+  participants: [{ childId: ilse.id, rangeMax: 5 }],
   minutes: 5,
   with: '',
   state: 'planned' as const,
   version: 1,
   ...more,
 });
-const sitting: Sitting = {
+const session: Session = {
   id: id(40),
   activityId: 'handfuls',
   planEntryId: id(21),
@@ -35,14 +35,14 @@ const sitting: Sitting = {
   startedAt: `${TODAY}T08:00:00.000Z`,
   endedAt: null,
   mood: null,
-  takers: [{ childId: ilse.id, top: 5 }],
+  participants: [{ childId: ilse.id, rangeMax: 5 }],
 };
 
 interface Setting {
   readonly day?: Partial<DayAnswer>;
   readonly children?: readonly Child[];
   readonly query?: Readonly<Record<string, string>>;
-  readonly role?: 'keeper' | 'helper';
+  readonly role?: 'owner' | 'helper';
   readonly refusal?: ApiProblem;
 }
 
@@ -52,7 +52,7 @@ async function open({ day, children = [ilse, kofi], query = {}, role, refusal }:
     children,
     ...(refusal && { refusal }),
     answers: {
-      '/access': { door: 'home', role: role ?? 'keeper', device: null },
+      '/access': { door: 'home', role: role ?? 'owner', device: null },
       '/health': { now: null },
     },
     replies: { [`POST /days/${TODAY}/plan`]: { cards: 2, notes: ['Nothing fits at noon.'] } },
@@ -115,36 +115,40 @@ describe('today', () => {
   it('begins a card with those who are here, or goes on where it was begun', async () => {
     const { place, started } = await open({
       day: {
-        sheet: { day: TODAY, away: [kofi.id], laidReady: [] },
+        sheet: { day: TODAY, away: [kofi.id], gotReady: [] },
         entries: [
           card(20, 'floor', 'two-plates', {
-            takers: [
-              { childId: ilse.id, top: 5 },
-              { childId: kofi.id, top: 10 },
+            participants: [
+              { childId: ilse.id, rangeMax: 5 },
+              { childId: kofi.id, rangeMax: 10 },
             ],
           }),
           card(21, 'table', 'handfuls'),
         ],
-        open: [sitting],
+        open: [session],
       },
     });
-    await place.click('Begin Two plates Begin');
-    expect(started).toHaveBeenCalledOnceWith('two-plates', [{ childId: ilse.id, top: 5 }], id(20));
+    await place.click('Start Two plates Start');
+    expect(started).toHaveBeenCalledOnceWith(
+      'two-plates',
+      [{ childId: ilse.id, rangeMax: 5 }],
+      id(20),
+    );
     const went = spyOn(TestBed.inject(Router), 'navigate').and.resolveTo(true);
-    await place.click(/^Go on with/);
-    expect(went).toHaveBeenCalledOnceWith(['/run', sitting.id]);
+    await place.click(/^Continue /);
+    expect(went).toHaveBeenCalledOnceWith(['/run', session.id]);
     expect(started).toHaveBeenCalledTimes(1);
   });
 
   it('offers nothing to begin where everyone planned is away', async () => {
     const { place } = await open({
       day: {
-        sheet: { day: TODAY, away: [ilse.id], laidReady: [] },
+        sheet: { day: TODAY, away: [ilse.id], gotReady: [] },
         entries: [card(20, 'floor', 'two-plates')],
       },
     });
     expect(place.text).toContain('Everyone planned for this is away');
-    expect(place.all('gumo-entry-card button').filter((words) => words === 'Begin')).toEqual([]);
+    expect(place.all('gumo-entry-card button').filter((words) => words === 'Start')).toEqual([]);
   });
 
   it('notes who is away by one tap, and not before the day is known', async () => {
@@ -201,7 +205,7 @@ describe('today', () => {
     });
     expect(place.all('.tune').length).toBe(0);
     expect(place.text).not.toContain('Add an activity');
-    expect(place.all('gumo-entry-card button')).toEqual(['Begin']);
+    expect(place.all('gumo-entry-card button')).toEqual(['Start']);
   });
 
   it('offers the first step to a house without children', async () => {

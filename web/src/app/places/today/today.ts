@@ -1,3 +1,4 @@
+import { plural } from '@gumo/core/numbers';
 import {
   ChangeDetectionStrategy,
   Component,
@@ -19,21 +20,19 @@ import { Clock } from '../../common/clock';
 import { Door } from '../../common/door';
 import { Icon } from '../../common/icon';
 import { IconTip } from '../../common/icon-tip';
-import { PegMark } from '../../common/peg-mark';
+import { ChildSymbol } from '../../common/child-symbol';
 import { TOGGLES } from '../../common/toggle';
 import { childrenFeature } from '../../state/children';
 import { DayActions, dayFeature } from '../../state/day';
 import { householdFeature } from '../../state/household';
-import { OutboxActions } from '../../state/outbox';
 import { Starting } from '../../state/starting';
-import { DayPlanned } from '../../state/week-answers';
+import { DayPlanned } from '@gumo/core/contract';
 import { FiveMinutes } from './five-minutes';
 import { LeftUndone } from './left-undone';
 import { EntryCard, type EntryView } from './entry-card';
-import { LayReady } from './lay-ready';
+import { GetReady } from './get-ready';
 import { RecordsNotice } from './records-notice';
 import { Suggestions } from './suggestions';
-import { Actions, ofType } from '@ngrx/effects';
 
 const NUMBER_WORDS = ['No', 'One', 'Two', 'Three', 'Four', 'Five', 'Six', 'Seven', 'Eight', 'Nine'];
 
@@ -51,11 +50,11 @@ interface MomentView {
     FiveMinutes,
     Icon,
     IconTip,
-    LayReady,
+    GetReady,
     LeftUndone,
     MatButton,
     MatIconButton,
-    PegMark,
+    ChildSymbol,
     RecordsNotice,
     RouterLink,
     Suggestions,
@@ -91,7 +90,7 @@ export class Today {
   protected readonly weekday = computed(() => format(this.clock.now(), 'EEEE'));
   protected readonly date = computed(() => format(this.clock.now(), 'd MMMM'));
 
-  /** The sitting that has just ended, named in the address so that a reload keeps it. */
+  /** The session that has just ended, named in the address so that a reload keeps it. */
   private readonly endedId = toSignal(
     inject(ActivatedRoute).queryParamMap.pipe(map((query) => query.get('ended'))),
     { initialValue: null },
@@ -126,8 +125,8 @@ export class Today {
     const open = this.momentViews().flatMap(({ moment, entries }) =>
       entries
         .filter(
-          ({ entry, takers }) =>
-            entry.state !== 'done' && entry.invitation !== true && takers.length > 0,
+          ({ entry, participants }) =>
+            entry.state !== 'done' && entry.invitation !== true && participants.length > 0,
         )
         .map((one) => ({ id: one.entry.id, time: moment.time })),
     );
@@ -145,15 +144,12 @@ export class Today {
     const minutes = led.reduce((sum, one) => sum + one.entry.minutes, 0);
     const count = NUMBER_WORDS[moments] ?? String(moments);
     const still = open.length < views.length ? 'still ' : '';
-    const word = moments === 1 ? 'moment' : 'moments';
+    const word = plural(moments, 'moment', 'moments');
     return `${count} ${word} ${still}planned · about ${minutes} minutes with the children`;
   });
 
   constructor() {
     effect(() => this.store.dispatch(DayActions.opened({ day: this.clock.today() })));
-    inject(Actions)
-      .pipe(ofType(OutboxActions.emptied))
-      .subscribe(() => this.store.dispatch(DayActions.opened({ day: this.clock.today() })));
   }
 
   private view(entry: PlanEntry): EntryView {
@@ -162,11 +158,13 @@ export class Today {
     return {
       entry,
       activity: this.activities().get(entry.activityId) ?? null,
-      takers: entry.takers.flatMap((taker) => {
-        const child = this.childById()[taker.childId];
-        return child && !child.archived && !away.has(child.id) ? [{ child, top: taker.top }] : [];
+      participants: entry.participants.flatMap((participant) => {
+        const child = this.childById()[participant.childId];
+        return child && !child.archived && !away.has(child.id)
+          ? [{ child, top: participant.rangeMax }]
+          : [];
       }),
-      openSitting: open?.id ?? null,
+      openSession: open?.id ?? null,
       cautions: this.answer()?.cautions[entry.id] ?? [],
     };
   }
@@ -176,12 +174,15 @@ export class Today {
   }
 
   protected begin(view: EntryView): void {
-    if (view.openSitting) {
-      void this.router.navigate(['/run', view.openSitting]);
+    if (view.openSession) {
+      void this.router.navigate(['/run', view.openSession]);
       return;
     }
-    const takers = view.takers.map(({ child, top }) => ({ childId: child.id, top }));
-    void this.starting.start(view.entry.activityId, takers, view.entry.id);
+    const participants = view.participants.map(({ child, top }) => ({
+      childId: child.id,
+      rangeMax: top,
+    }));
+    void this.starting.start(view.entry.activityId, participants, view.entry.id);
   }
 
   /** Plans the rest of the day again around what is pinned, begun or done. */
@@ -191,9 +192,11 @@ export class Today {
     this.planned.set(null);
     try {
       const body = { now: this.clock.time() };
-      const { cards, notes } = await this.api.send('POST', `/days/${day}/plan`, body, DayPlanned);
+      const { cards, notes } = await this.api.send('POST', `/days/${day}/plan`, body, DayPlanned, {
+        loads: true,
+      });
       const count = NUMBER_WORDS[cards] ?? String(cards);
-      const text = `${count} ${cards === 1 ? 'card is' : 'cards are'} planned for the rest of the day.`;
+      const text = `${count} ${plural(cards, 'card is', 'cards are')} planned for the rest of the day.`;
       this.planned.set({ text: [text, ...notes].join(' '), bad: false });
     } catch (error) {
       this.planned.set({ text: (error as Error).message, bad: true });

@@ -2,21 +2,22 @@ import { ChangeDetectionStrategy, Component, computed, effect, input, signal } f
 import { STRAND_TITLES } from '@gumo/core/skills';
 import { type Child, STRANDS } from '@gumo/core/vocabulary';
 import { Cell, type Column, DataTable } from '../../common/data-table';
-import { PegMark } from '../../common/peg-mark';
-import type { Coverage } from '../../state/week-answers';
+import { ChildSymbol } from '../../common/child-symbol';
+import type { Coverage } from '@gumo/core/contract';
+import { Counted } from '../../common/plural';
 
 /** Under the board: which strands the week touches for each child, and why others are missing. */
 @Component({
   selector: 'gumo-coverage-rows',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Cell, DataTable, PegMark],
+  imports: [Cell, DataTable, ChildSymbol, Counted],
   template: `
     <h2>Coverage</h2>
     <gumo-data-table label="Coverage" [columns]="columns" [rows]="rows().slice(0, drawn())">
       <ng-template [gumoCell]="rows()" let-row let-column="column">
         @if (column.id === 'child') {
           <span class="child">
-            <gumo-peg-mark [mark]="row.child.mark" [name]="row.child.name" [size]="20" />
+            <gumo-child-symbol [symbol]="row.child.symbol" [name]="row.child.name" [size]="20" />
             {{ row.child.name }}
           </span>
         } @else if (row.cells[column.id]; as cell) {
@@ -26,9 +27,7 @@ import type { Coverage } from '../../state/week-answers';
                 <i></i>
               }
             </span>
-            <span class="cdk-visually-hidden"
-              >{{ cell.days }} {{ cell.days === 1 ? 'day' : 'days' }}</span
-            >
+            <span class="cdk-visually-hidden">{{ cell.days | counted: 'day' : 'days' }}</span>
           } @else {
             <span class="why">{{ cell.because }}</span>
           }

@@ -9,7 +9,7 @@ import { Store } from '@ngrx/store';
 import { Api } from '../../common/api';
 import { Clock } from '../../common/clock';
 import { WeekActions } from '../../state/week';
-import type { PlanNews } from '../../state/week-answers';
+import type { PlanNews } from '@gumo/core/contract';
 import { Planning } from './planning';
 import { PlanningBar } from './planning-bar';
 
@@ -51,7 +51,7 @@ const CARD: PlanNews['entries'][number] = {
   day: '2026-03-11',
   momentId: 'floor',
   activityId: 'handfuls',
-  takers: [{ childId: '00000000-0000-4000-8000-000000000001', top: 5 }],
+  participants: [{ childId: '00000000-0000-4000-8000-000000000001', rangeMax: 5 }],
   minutes: 10,
   with: '',
   state: 'planned',

@@ -4,7 +4,7 @@ import * as v from 'valibot';
 import { Api } from '../../common/api';
 import { Clock } from '../../common/clock';
 import { WeekActions } from '../../state/week';
-import { PlanJob, PlanNews } from '../../state/week-answers';
+import { PlanJob, PlanNews } from '@gumo/core/contract';
 
 /** A plan in the making: begun, followed, taken as it is, or stopped. */
 @Injectable()

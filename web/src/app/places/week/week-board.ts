@@ -18,9 +18,9 @@ import { IconTip } from '../../common/icon-tip';
 import { PHONE, screenIs } from '../../common/screen';
 import { BandSign } from '../../common/band-sign';
 import { Icon } from '../../common/icon';
-import { PegMark } from '../../common/peg-mark';
+import { ChildSymbol } from '../../common/child-symbol';
 import { TOGGLES } from '../../common/toggle';
-import type { WeekDay } from '../../state/week-answers';
+import type { WeekDay } from '@gumo/core/contract';
 import { type CardView, WeekCard } from './week-card';
 
 /** One day and one band: the cards there, and places left empty. */
@@ -55,7 +55,7 @@ export interface CardMove {
     MatButton,
     MatIconButton,
     MatRipple,
-    PegMark,
+    ChildSymbol,
     TOGGLES,
     WeekCard,
   ],

@@ -1,3 +1,4 @@
+import { plural } from '@gumo/core/numbers';
 import { LiveAnnouncer } from '@angular/cdk/a11y';
 import { Injectable, inject, signal } from '@angular/core';
 import {
@@ -15,8 +16,11 @@ import { Api, ApiProblem } from '../../common/api';
 import { Conflicts } from '../../conflict/conflicts';
 import { householdFeature } from '../../state/household';
 import { WeekActions, weekFeature } from '../../state/week';
-import { Copied, MovedCard, type WeekDay } from '../../state/week-answers';
+import { Copied, MovedCard, type WeekDay } from '@gumo/core/contract';
 import type { CardMove } from './week-board';
+
+/** Whatever is done by hand is followed by a load of the week. */
+const LOADS = { loads: true };
 
 /** What a hand does to the week on screen: each goes to the server, and is said in words. */
 @Injectable()
@@ -46,6 +50,7 @@ export class WeekByHand {
         mine: { ...entry, pinned },
         what: this.titleOf(entry),
         words: { pinned: 'Pinned' },
+        ...LOADS,
       });
       if (!kept) return;
       this.tell(`${this.titleOf(entry)} ${pinned ? 'is pinned' : 'is no longer pinned'}.`);
@@ -58,7 +63,7 @@ export class WeekByHand {
     await this.work(async () => {
       const body = { version: entry.version, day };
       const path = `/weeks/${this.from}/cards/${entry.id}/move`;
-      const { notes } = await this.api.send('POST', path, body, MovedCard);
+      const { notes } = await this.api.send('POST', path, body, MovedCard, LOADS);
       const text = `${this.titleOf(entry)} is on ${name} now, and pinned there.`;
       this.tell([text, ...notes].join(' '), notes.length > 0);
     });
@@ -68,16 +73,16 @@ export class WeekByHand {
     await this.work(async () => {
       const body = { version: entry.version, activityId };
       const path = `/weeks/${this.from}/cards/${entry.id}/swap`;
-      const next = await this.api.send('POST', path, body, PlanEntrySchema);
+      const next = await this.api.send('POST', path, body, PlanEntrySchema, LOADS);
       this.chosen.set(next.id);
-      this.tell(`${this.titleOf(next)} stands there now.`);
+      this.tell(`${this.titleOf(next)} is there now.`);
     });
   }
 
   async leaveEmpty(entry: PlanEntry): Promise<void> {
     await this.work(async () => {
       const path = `/weeks/${this.from}/cards/${entry.id}/empty`;
-      await this.api.send('POST', path, { version: entry.version }, v.null());
+      await this.api.send('POST', path, { version: entry.version }, v.null(), LOADS);
       this.chosen.set(null);
       this.tell('The place stays empty.');
     });
@@ -86,7 +91,7 @@ export class WeekByHand {
   async ban(entry: PlanEntry): Promise<void> {
     await this.work(async () => {
       const body = { activityId: entry.activityId };
-      await this.api.send('POST', `/weeks/${this.from}/ban`, body, v.null());
+      await this.api.send('POST', `/weeks/${this.from}/ban`, body, v.null(), LOADS);
       this.chosen.set(null);
       this.tell(`${this.titleOf(entry)} does not come this week.`);
     });
@@ -122,16 +127,22 @@ export class WeekByHand {
 
   async setPresence(one: { day: string; childId: string; away: boolean }): Promise<void> {
     this.store.dispatch(WeekActions.presenceSet(one));
-    await this.work(() => this.api.send('POST', `/weeks/${this.from}/away`, one, v.null()));
+    await this.work(() => this.api.send('POST', `/weeks/${this.from}/away`, one, v.null(), LOADS));
   }
 
   async copy(): Promise<void> {
     await this.work(async () => {
-      const { copied, left } = await this.api.send('POST', `/weeks/${this.from}/copy`, {}, Copied);
+      const { copied, left } = await this.api.send(
+        'POST',
+        `/weeks/${this.from}/copy`,
+        {},
+        Copied,
+        LOADS,
+      );
       const text =
         copied === 0
           ? 'Nothing could be copied.'
-          : `${copied} ${copied === 1 ? 'card' : 'cards'} copied from last week.`;
+          : `${copied} ${plural(copied, 'card', 'cards')} copied from last week.`;
       this.tell([text, ...left].join(' '), left.length > 0);
     });
   }
@@ -143,7 +154,7 @@ export class WeekByHand {
     const sheet = this.answer()?.sheet;
     if (!sheet) return;
     const put = (to: WeekSheet): Promise<WeekSheet> =>
-      this.api.send('PUT', `/weeks/${to.from}`, change(to), WeekSheet);
+      this.api.send('PUT', `/weeks/${to.from}`, change(to), WeekSheet, LOADS);
     await this.work(async () => {
       try {
         await put(sheet);
@@ -166,9 +177,7 @@ export class WeekByHand {
     } catch (error) {
       const changed = error instanceof ApiProblem && error.status === 409;
       this.tell(
-        changed
-          ? 'This was changed elsewhere; here is how it stands now.'
-          : (error as Error).message,
+        changed ? 'This was changed elsewhere; here is how it is now.' : (error as Error).message,
         true,
       );
     } finally {

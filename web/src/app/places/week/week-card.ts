@@ -4,7 +4,7 @@ import { MatRipple } from '@angular/material/core';
 import type { Activity, Child, Moment, PlanEntry } from '@gumo/core/vocabulary';
 import { Icon } from '../../common/icon';
 import { IconTip } from '../../common/icon-tip';
-import { PegMark } from '../../common/peg-mark';
+import { ChildSymbol } from '../../common/child-symbol';
 
 export interface CardView {
   /** The same for a card of a plan in the making and for the entry that it becomes. */
@@ -25,7 +25,7 @@ export interface CardView {
 @Component({
   selector: 'gumo-week-card',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Icon, IconTip, MatIconButton, MatRipple, PegMark],
+  imports: [Icon, IconTip, MatIconButton, MatRipple, ChildSymbol],
   template: `
     <button
       matRipple
@@ -42,15 +42,15 @@ export interface CardView {
       }
       <span class="pegs" aria-hidden="true">
         @for (child of view().children; track child.id) {
-          <gumo-peg-mark
-            [mark]="child.mark"
+          <gumo-child-symbol
+            [symbol]="child.symbol"
             [name]="child.name"
             [size]="view().entry.invitation ? 17 : 22"
           />
         } @empty {
           <span class="soft">everyone is away</span>
         }
-        @if (view().activity?.band === 'woven') {
+        @if (view().activity?.band === 'anytime') {
           <span class="soft">and all who like</span>
         }
       </span>

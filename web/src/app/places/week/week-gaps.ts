@@ -5,7 +5,7 @@ import { skillOf } from '@gumo/core/skills';
 import type { Child } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
 import { householdFeature } from '../../state/household';
-import type { WeekAnswer } from '../../state/week-answers';
+import type { WeekAnswer } from '@gumo/core/contract';
 
 /** Under the board: what to get or make next, and next steps that no activity here serves. */
 @Component({

@@ -3,7 +3,7 @@ import type { PlanEntry } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
 import { ApiProblem } from '../../common/api';
 import { WeekActions } from '../../state/week';
-import type { CardWhy, WeekAnswer } from '../../state/week-answers';
+import type { CardWhy, WeekAnswer } from '@gumo/core/contract';
 import { Place, TODAY, aChild, id } from '../../testing/place';
 import { Week } from './week';
 
@@ -15,9 +15,9 @@ const entry = (n: number, more: Partial<PlanEntry> = {}): PlanEntry => ({
   day: TODAY,
   momentId: 'floor',
   activityId: 'handfuls',
-  takers: [
-    { childId: ilse.id, top: 5 },
-    { childId: kofi.id, top: 10 },
+  participants: [
+    { childId: ilse.id, rangeMax: 5 },
+    { childId: kofi.id, rangeMax: 10 },
   ],
   minutes: 10,
   with: '',
@@ -65,7 +65,7 @@ const why: CardWhy = {
       childId: ilse.id,
       top: 5,
       skillId: 'touch-5',
-      sentence: 'One touch, one word. 2 of 3 on own.',
+      sentence: 'One touch, one word. 2 of 3 on their own.',
     },
   ],
   meanwhile: 'Meanwhile Kofi has Sort the basket, by himself.',
@@ -140,7 +140,12 @@ describe('the week', () => {
     const place = await open();
     await place.click(/^A lot and a few Floor/);
     const panel = place.find('gumo-why-panel').textContent ?? '';
-    for (const words of ['Ilse to 5.', '2 of 3 on own', 'half as much', 'wooden bobbins, box 1']) {
+    for (const words of [
+      'Ilse to 5.',
+      '2 of 3 on their own',
+      'half as much',
+      'wooden bobbins, box 1',
+    ]) {
       expect(panel).toContain(words);
     }
     await place.click(/^Take it: Land in a cup/);
@@ -155,7 +160,7 @@ describe('the week', () => {
   it('shows what is left out beside what is led, in the same row', async () => {
     const besides = entry(23, {
       activityId: 'sort-basket',
-      takers: [{ childId: kofi.id, top: 5 }],
+      participants: [{ childId: kofi.id, rangeMax: 5 }],
       invitation: true,
     });
     const place = await open({ entries: [...answer().entries, besides] });
@@ -258,14 +263,14 @@ describe('the week', () => {
     });
     await place.settle();
     const card = place.find('gumo-week-card', /A lot and a few/);
-    expect(card.querySelectorAll('gumo-peg-mark').length).toBe(1);
+    expect(card.querySelectorAll('gumo-child-symbol').length).toBe(1);
     await place.click(/^Close Friday/);
     expect((place.sent[1]!.body as WeekAnswer['sheet']).closed).toEqual(['2026-03-13']);
   });
 
   it('gives back a place that was left empty', async () => {
     const { sheet } = answer();
-    const empty = [{ day: TODAY, band: 'woven' as const }];
+    const empty = [{ day: TODAY, band: 'anytime' as const }];
     const place = await open({ sheet: { ...sheet, empty } });
     expect(place.all('.empty')).toEqual(['left empty']);
     await place.click(/^Let the planner fill it again/);

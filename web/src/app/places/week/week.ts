@@ -37,9 +37,9 @@ import { TOGGLES } from '../../common/toggle';
 import { childrenFeature } from '../../state/children';
 import { householdFeature } from '../../state/household';
 import { WeekActions, weekFeature } from '../../state/week';
-import type { WeekDay } from '../../state/week-answers';
+import type { WeekDay } from '@gumo/core/contract';
 import { CoverageRows } from './coverage-rows';
-import { keepSame, keyOf } from './keep-same';
+import { reuseUnchanged, keyOf } from './reuse-unchanged';
 import { Planning } from './planning';
 import { PlanningBar } from './planning-bar';
 import { type CellView, type RowView, WeekBoard } from './week-board';
@@ -127,7 +127,7 @@ export class Week {
     return answer.days.filter((day) => used.has(day.day) || (day.usual && !day.past));
   });
 
-  private readonly kept = keepSame();
+  private readonly kept = reuseUnchanged();
   /** Cards of the week: while a plan is in the making, the best so far beside what stays. */
   private readonly views = computed((): readonly CardView[] => {
     const entries = this.answer()?.entries ?? [];
@@ -168,9 +168,9 @@ export class Week {
           entry.momentId === view.entry.momentId,
       )
         ? 'table'
-        : 'set-out';
+        : 'play';
     const bandOf = (view: CardView): Band =>
-      view.entry.invitation ? besides(view) : (view.activity?.band ?? 'woven');
+      view.entry.invitation ? besides(view) : (view.activity?.band ?? 'anytime');
     return BANDS.map((band) => ({
       band,
       cells: this.days().map((day) =>
@@ -261,7 +261,7 @@ export class Week {
       cautions: coming ? [] : (this.answer()?.cautions[entry.id] ?? []),
       activity: this.activityById().get(entry.activityId) ?? null,
       moment: this.moments().find((one) => one.id === entry.momentId) ?? null,
-      children: entry.takers.flatMap(({ childId }) => {
+      children: entry.participants.flatMap(({ childId }) => {
         const child = this.childById()[childId];
         const isHere = entry.state !== 'planned' || !away.has(childId);
         return child && !child.archived && isHere ? [child] : [];

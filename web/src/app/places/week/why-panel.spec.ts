@@ -2,7 +2,7 @@ import { LIBRARY } from '@gumo/core/activities';
 import { newHousehold } from '@gumo/core/vocabulary';
 import type { PlanEntry } from '@gumo/core/vocabulary';
 import { ApiProblem, Api } from '../../common/api';
-import type { CardWhy, WeekDay } from '../../state/week-answers';
+import type { CardWhy, WeekDay } from '@gumo/core/contract';
 import { Place, TODAY, aChild, id } from '../../testing/place';
 import { type CardView, WeekCard } from './week-card';
 import { WhyPanel } from './why-panel';
@@ -15,9 +15,9 @@ const entry: PlanEntry = {
   day: TODAY,
   momentId: 'table',
   activityId: 'two-plates',
-  takers: [
-    { childId: ilse.id, top: 5 },
-    { childId: kofi.id, top: 10 },
+  participants: [
+    { childId: ilse.id, rangeMax: 5 },
+    { childId: kofi.id, rangeMax: 10 },
   ],
   minutes: 6,
   with: '',
@@ -155,7 +155,7 @@ describe('a card of the week', () => {
     const { place, heard } = await card();
     expect(place.find('.title').textContent).toBe('Two plates');
     expect(place.find('.meta').textContent).toContain('6 min');
-    expect(place.element.querySelectorAll('.pegs gumo-peg-mark').length).toBe(2);
+    expect(place.element.querySelectorAll('.pegs gumo-child-symbol').length).toBe(2);
     expect(place.find('.open .cdk-visually-hidden').textContent).toContain('Ilse');
     place.find('.open').click();
     expect(heard).toEqual(['opened']);

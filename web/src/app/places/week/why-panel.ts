@@ -22,9 +22,9 @@ import { CautionList } from '../../common/caution-list';
 import { Clock } from '../../common/clock';
 import { Icon } from '../../common/icon';
 import { IconTip } from '../../common/icon-tip';
-import { PegMark } from '../../common/peg-mark';
+import { ChildSymbol } from '../../common/child-symbol';
 import { topWords } from '../../common/words';
-import { CardWhy, type WeekDay } from '../../state/week-answers';
+import { CardWhy, type WeekDay } from '@gumo/core/contract';
 import type { CardView } from './week-card';
 
 /** Why a card stands there, in sentences, and what can be done with it. */
@@ -39,7 +39,7 @@ import type { CardView } from './week-card';
     IconTip,
     MatButton,
     MatIconButton,
-    PegMark,
+    ChildSymbol,
   ],
   templateUrl: './why-panel.html',
   styleUrl: './why-panel.scss',
@@ -83,7 +83,9 @@ export class WhyPanel {
   protected readonly lines = computed(() =>
     (this.why()?.children ?? []).flatMap((line) => {
       const child = this.childById()[line.childId];
-      const top = this.view().entry.takers.find(({ childId }) => childId === line.childId)?.top;
+      const top = this.view().entry.participants.find(
+        ({ childId }) => childId === line.childId,
+      )?.rangeMax;
       return child && top !== undefined ? [{ ...line, child, top }] : [];
     }),
   );

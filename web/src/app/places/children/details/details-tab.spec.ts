@@ -37,7 +37,7 @@ describe('the details of a child', () => {
     ]);
     const [six, nine] = rowsOf(place);
     expect(six![0]).toBe('6');
-    expect(six![1]).toContain('8 of 11 on own');
+    expect(six![1]).toContain('8 of 11 on their own');
     expect(six![2]).toContain('not asked yet');
     expect(six![6]).toBe('9 2 times');
     expect(nine![6]).toBe('6 once');
@@ -50,20 +50,20 @@ describe('the details of a child', () => {
     const [four] = rowsOf(place);
     expect(four![0]).toBe('4');
     expect(four![2]).toContain('1 and 3, made');
-    expect(four![2]).toContain('1 of 1 on own');
-    expect(four![2]).toContain('2 of 3 on own');
+    expect(four![2]).toContain('1 of 1 on their own');
+    expect(four![2]).toContain('2 of 3 on their own');
     // Four has no part of five.
     expect(four![6]).toBe('');
   });
 
   it('put every pair that was compared at its place', async () => {
     const place = await open('comparing', [
-      { larger: 5, smaller: 3, things: seen(2, 2), numerals: none },
+      { larger: 5, smaller: 3, materials: seen(2, 2), numerals: none },
     ]);
     const five = rowsOf(place)[5]!;
     expect(five[0]).toBe('5');
     expect(five[4]).toContain('5 and 3, things');
-    expect(five[4]).toContain('2 of 2 on own');
+    expect(five[4]).toContain('2 of 2 on their own');
     expect(five.filter((words) => words.includes('things')).length).toBe(1);
   });
 
@@ -73,7 +73,7 @@ describe('the details of a child', () => {
       { number: 5, picture: 'scatter', seen: seen(0, 1), seconds: null },
     ]);
     expect(rowsOf(place)[3]![2]).toContain('2 s');
-    expect(rowsOf(place)[4]![4]).toContain('0 of 1 on own');
+    expect(rowsOf(place)[4]![4]).toContain('0 of 1 on their own');
     expect(rowsOf(place)[4]![4]).not.toContain('null');
   });
 
@@ -145,8 +145,8 @@ describe('the details of a child', () => {
         { day: '2026-03-03', right: 2, surprises: 0 },
       ],
       lengths: [
-        { day: '2026-03-04', thing: 'ribbon', unit: 'cube', measured: 1, slips: [] },
-        { day: '2026-03-05', thing: 'shelf', unit: 'cube', measured: 7, slips: ['gaps'] },
+        { day: '2026-03-04', material: 'ribbon', unit: 'cube', measured: 1, slips: [] },
+        { day: '2026-03-05', material: 'shelf', unit: 'cube', measured: 7, slips: ['gaps'] },
       ],
     });
     expect(place.text).toContain('Inside 1 of 2 times. The jar held more than was thought.');
@@ -190,7 +190,7 @@ describe('the details of a child', () => {
 
   it('say what will stand there where nothing was noted yet', async () => {
     const saying = await open('saying', { reaches: [], leftOut: [], others: [] });
-    expect(saying.text).toContain('How far the words go, day by day, will stand here');
+    expect(saying.text).toContain('How far the words go, day by day, will appear here');
     expect(saying.text).toContain('No word was left out.');
     expect(saying.element.querySelector('svg')).toBeNull();
   });

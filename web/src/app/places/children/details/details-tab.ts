@@ -11,7 +11,7 @@ import {
   SayingAnswer,
   SlipsAnswer,
   WritingRows,
-} from './answers';
+} from '@gumo/core/contract';
 import { MeasuringChart } from './measuring-chart';
 import { SayingChart } from './saying-chart';
 import { SlipsList } from './slips-list';

@@ -3,7 +3,7 @@ import { max } from 'd3-array';
 import { scaleLinear, scalePoint } from 'd3-scale';
 import type * as v from 'valibot';
 import { dayWords, listWords } from '../../../common/words';
-import type { MeasuringAnswer } from './answers';
+import type { MeasuringAnswer } from '@gumo/core/contract';
 
 const WIDTH = 720;
 const HEIGHT = 260;
@@ -52,7 +52,7 @@ const SHOWN = 14;
         }
       </ul>
     } @else {
-      <p class="soft">The ranges of the jar will stand here, each beside what was counted.</p>
+      <p class="soft">The ranges of the jar will appear here, each beside what was counted.</p>
     }
     <div class="lists">
       <section>
@@ -74,7 +74,7 @@ const SHOWN = 14;
         <ul>
           @for (one of seen().lengths.slice(-6).reverse(); track $index) {
             <li>
-              {{ one.thing }}: {{ counted(one) }}
+              {{ one.material }}: {{ counted(one) }}
               <span class="soft">
                 · {{ words(one.day) }}{{ one.slips.length > 0 ? ' · ' + list(one.slips) : '' }}
               </span>

@@ -6,7 +6,8 @@ import { parseISO } from 'date-fns/parseISO';
 import type * as v from 'valibot';
 import { dayWords } from '../../../common/words';
 import type { ReachPoint } from '@gumo/core/details';
-import type { SayingAnswer } from './answers';
+import type { SayingAnswer } from '@gumo/core/contract';
+import { Times } from '../../../common/plural';
 
 const WIDTH = 720;
 const HEIGHT = 300;
@@ -25,6 +26,7 @@ interface Point {
 @Component({
   selector: 'gumo-saying-chart',
   changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [Times],
   template: `
     @if (saying().reaches.length > 0) {
       <svg [attr.viewBox]="box" aria-hidden="true">
@@ -62,7 +64,7 @@ interface Point {
         }
       </ul>
     } @else {
-      <p class="soft">How far the words go, day by day, will stand here after the first count.</p>
+      <p class="soft">How far the words go, day by day, will appear here after the first count.</p>
     }
     <div class="lists">
       <section>
@@ -71,7 +73,7 @@ interface Point {
           @for (one of saying().leftOut; track one.n) {
             <li>
               <b class="child-reads">{{ one.n }}</b>
-              {{ one.times === 1 ? 'once' : one.times + ' times' }}
+              {{ one.times | times }}
               <span class="soft">· last on {{ words(one.last) }}</span>
             </li>
           } @empty {

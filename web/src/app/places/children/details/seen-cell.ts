@@ -1,14 +1,14 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import type { Seen } from './answers';
+import type { Seen } from '@gumo/core/contract';
 
-/** How often something was right on own: words and a fill that says the same. */
+/** How often something was right on their own: words and a fill that says the same. */
 @Component({
   selector: 'gumo-seen-cell',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (seen().asked > 0) {
       <span class="numbers" aria-hidden="true">{{ seen().own }}/{{ seen().asked }}</span>
-      <span class="cdk-visually-hidden">{{ seen().own }} of {{ seen().asked }} on own</span>
+      <span class="cdk-visually-hidden">{{ seen().own }} of {{ seen().asked }} on their own</span>
     } @else {
       <span aria-hidden="true">·</span><span class="cdk-visually-hidden">not asked yet</span>
     }

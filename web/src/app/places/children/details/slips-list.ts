@@ -8,7 +8,8 @@ import { scaleBand, scaleLinear } from 'd3-scale';
 import type * as v from 'valibot';
 import { dayWords } from '../../../common/words';
 import { householdFeature } from '../../../state/household';
-import type { SlipsAnswer } from './answers';
+import type { SlipsAnswer } from '@gumo/core/contract';
+import { Times } from '../../../common/plural';
 
 const WIDTH = 220;
 const HEIGHT = 44;
@@ -19,6 +20,7 @@ const HABIT = 3;
 @Component({
   selector: 'gumo-slips-list',
   changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [Times],
   template: `
     <ul>
       @for (kind of kinds(); track kind.code) {
@@ -26,8 +28,7 @@ const HABIT = 3;
           <div>
             <h2>{{ kind.words }}</h2>
             <p class="soft">
-              {{ kind.times === 1 ? 'once' : kind.times + ' times' }} · last on
-              {{ day(kind.last) }} · {{ kind.skill }}
+              {{ kind.times | times }} · last on {{ day(kind.last) }} · {{ kind.skill }}
             </p>
           </div>
           <svg [attr.viewBox]="box" aria-hidden="true">

@@ -8,8 +8,9 @@ import {
   type GlanceCells,
   type NumeralRows,
   type WritingRows,
-} from './answers';
+} from '@gumo/core/contract';
 import { SeenCell } from './seen-cell';
+import { Times } from '../../../common/plural';
 
 const TO_TEN = Array.from({ length: 11 }, (_, n) => n);
 
@@ -32,7 +33,7 @@ const numberColumns = (first: string): readonly Column[] => [
 @Component({
   selector: 'gumo-numerals-table',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Cell, DataTable, SeenCell],
+  imports: [Cell, DataTable, SeenCell, Times],
   template: `
     <gumo-data-table label="Numerals" [columns]="columns" [rows]="rows()">
       <ng-template [gumoCell]="rows()" let-row let-column="column">
@@ -44,7 +45,7 @@ const numberColumns = (first: string): readonly Column[] => [
             @for (other of row.takenFor; track other.n) {
               <span class="taken">
                 <b class="child-reads">{{ other.n }}</b>
-                {{ other.times === 1 ? 'once' : other.times + ' times' }}
+                {{ other.times | times }}
               </span>
             }
           }
@@ -122,7 +123,7 @@ type Pair = v.InferOutput<typeof ComparedPairs>[number];
           <span class="child-reads">{{ row.larger }}</span>
         } @else if (pairOf(row, column.id); as pair) {
           <span class="cdk-visually-hidden">{{ pair.larger }} and {{ pair.smaller }}, things</span>
-          <gumo-seen-cell [seen]="pair.things" />
+          <gumo-seen-cell [seen]="pair.materials" />
           <span class="cdk-visually-hidden">numerals</span>
           <gumo-seen-cell class="below" [seen]="pair.numerals" />
         }
@@ -209,7 +210,7 @@ const SUPPORT_WORDS: Record<string, string> = {
 @Component({
   selector: 'gumo-writing-cards',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SeenCell],
+  imports: [SeenCell, Times],
   template: `
     <ul class="digits">
       @for (row of rows(); track row.digit) {
@@ -218,12 +219,10 @@ const SUPPORT_WORDS: Record<string, string> = {
           <span class="about">
             <gumo-seen-cell [seen]="row.seen" />
             @if (row.reversed > 0) {
-              <span>turned round {{ row.reversed === 1 ? 'once' : row.reversed + ' times' }}</span>
+              <span>turned round {{ row.reversed | times }}</span>
             }
             @if (row.startedLow > 0) {
-              <span
-                >started low {{ row.startedLow === 1 ? 'once' : row.startedLow + ' times' }}</span
-              >
+              <span>started low {{ row.startedLow | times }}</span>
             }
             @for (one of row.lately.slice(0, 1); track $index) {
               <span class="soft">{{ words(one.day) }} · {{ support[one.support] }}</span>

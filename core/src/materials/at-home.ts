@@ -1,0 +1,28 @@
+import type { Activity, Need, Material, Use } from '../vocabulary/index.js';
+import { PRINTED } from './holds.js';
+
+/** In every house, listed or not, pairs such as boots and socks among it (common practice, no source). */
+export const ORDINARY: readonly Use[] = ['paper', 'pen', 'pair'];
+
+/** The same for every activity that needs it, in whatever number. */
+export const needKey = ({ use, words, colors }: Pick<Need, 'use' | 'words' | 'colors'>): string =>
+  [use, words, colors].join('/');
+
+/**
+ * Says what may be supposed to be in the house although the household does not list it: ordinary things,
+ * what can be printed for the activity, what was ticked as lying ready; and everything, as long as
+ * nothing is listed at all.
+ * @param had what was ticked, by `needKey`
+ */
+export const isInTheHouse =
+  (
+    { sheets }: Pick<Activity, 'sheets'>,
+    materials: readonly Material[],
+    had: ReadonlySet<string>,
+  ): ((need: Need) => boolean) =>
+  (need) =>
+    materials.length === 0 ||
+    ORDINARY.includes(need.use) ||
+    need.faces === 'blank' ||
+    (sheets.length > 0 && PRINTED.includes(need.use)) ||
+    had.has(needKey(need));

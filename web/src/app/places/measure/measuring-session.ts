@@ -1,0 +1,141 @@
+import { Injectable, computed, inject, signal } from '@angular/core';
+import type { CaptureRecord, Child, Outcome } from '@gumo/core/vocabulary';
+import { Store } from '@ngrx/store';
+import { v7 as uuid } from 'uuid';
+import { Api } from '../../common/api';
+import { Clock } from '../../common/clock';
+import { type Tops, Tops as TopsSchema } from '@gumo/core/contract';
+import { childrenFeature } from '../../state/children';
+import { dayFeature } from '../../state/day';
+import { Outbox } from '../../state/outbox';
+
+/** A try of one child at something measured. */
+export interface Measured {
+  readonly childId: string;
+  readonly skillId: string;
+  readonly itemId: string;
+  readonly outcome: Outcome;
+  readonly record: CaptureRecord;
+  readonly materials?: readonly string[];
+}
+
+/** Range of a child of whom nothing is known yet. */
+const USUAL_TOP = 10;
+
+/**
+ * Who takes part in what is measured. With the first material noted a session begins, as if it had been
+ * begun from Today; it ends when the tool is left, or when other children take part.
+ */
+@Injectable()
+export class MeasuringSession {
+  private readonly store = inject(Store);
+  private readonly outbox = inject(Outbox);
+  private readonly clock = inject(Clock);
+  private readonly api = inject(Api);
+  private readonly away = this.store.selectSignal(dayFeature.selectAway);
+  private readonly everyone = this.store.selectSignal(childrenFeature.selectPresent);
+
+  readonly here = computed(() => this.everyone().filter((child) => !this.away().has(child.id)));
+  private readonly chosen = signal<readonly string[]>([]);
+  readonly participants = computed((): readonly Child[] =>
+    this.here().filter((child) => this.chosen().includes(child.id)),
+  );
+  /** Records of the session that is on. */
+  readonly noted = signal(0);
+  private session: { readonly id: string; readonly activityId: string } | null = null;
+
+  /** Each child's own range, by activity; asked for once. */
+  private readonly tops = signal<Readonly<Record<string, Tops>>>({});
+
+  /** Begins to ask how far each child's range in an activity goes. */
+  wantTops(activityId: string): void {
+    if (activityId in this.tops()) return;
+    this.tops.update((all) => ({ ...all, [activityId]: [] }));
+    this.api
+      .get(`/days/${this.clock.today()}/tops/${activityId}`, TopsSchema)
+      .then((found) => this.tops.update((all) => ({ ...all, [activityId]: found })))
+      .catch(() => undefined);
+  }
+
+  /** How far a child's range in an activity goes, as far as it is known. */
+  topOf(activityId: string, childId: string): number {
+    return this.tops()[activityId]?.find((one) => one.childId === childId)?.top ?? USUAL_TOP;
+  }
+
+  /** The shortest range of those who take part; null where nobody does. */
+  leastTop(activityId: string): number | null {
+    const tops = this.participants().map((child) => this.topOf(activityId, child.id));
+    return tops.length > 0 ? Math.min(...tops) : null;
+  }
+
+  toggle(childId: string): void {
+    this.end();
+    this.chosen.update((some) =>
+      some.includes(childId) ? some.filter((one) => one !== childId) : [...some, childId],
+    );
+  }
+
+  isIn(childId: string): boolean {
+    return this.chosen().includes(childId);
+  }
+
+  /** Keeps a try of a child. @param activityId what it belongs to */
+  note(activityId: string, { materials = [], ...measured }: Measured): void {
+    const sessionId = this.begun(activityId, measured.childId);
+    void this.outbox.put({
+      kind: 'observation',
+      observation: {
+        id: uuid(),
+        sessionId,
+        activityId,
+        at: this.clock.instant(),
+        day: this.clock.today(),
+        triedFirst: true,
+        answered: null,
+        reason: null,
+        materials: [...materials],
+        notedBy: '',
+        note: '',
+        ...measured,
+      },
+    });
+    this.noted.update((n) => n + 1);
+  }
+
+  private begun(activityId: string, childId: string): string {
+    if (this.session?.activityId === activityId) return this.session.id;
+    this.end();
+    const id = uuid();
+    const participants = this.chosen().length > 0 ? this.chosen() : [childId];
+    void this.outbox.put({
+      kind: 'session',
+      session: {
+        id,
+        activityId,
+        planEntryId: null,
+        day: this.clock.today(),
+        startedAt: this.clock.instant(),
+        endedAt: null,
+        mood: null,
+        participants: participants.map((one) => ({
+          childId: one,
+          rangeMax: this.topOf(activityId, one),
+        })),
+      },
+    });
+    this.session = { id, activityId };
+    return id;
+  }
+
+  /** Ends the session where one is on. */
+  end(): void {
+    if (!this.session) return;
+    void this.outbox.put({
+      kind: 'end',
+      sessionId: this.session.id,
+      end: { endedAt: this.clock.instant(), mood: null },
+    });
+    this.session = null;
+    this.noted.set(0);
+  }
+}
