@@ -147,8 +147,9 @@ export class App {
 
   /** True while something lies over the page: a dialog, or a list or menu that has the keys. */
   private isUnder({ target }: KeyboardEvent): boolean {
-    const over = this.overlays.getContainerElement();
-    return this.dialog.openDialogs.length > 0 || (target instanceof Node && over.contains(target));
+    if (this.dialog.openDialogs.length > 0) return true;
+    if (!(target instanceof Element) || target.closest('mat-snack-bar-container')) return false;
+    return this.overlays.getContainerElement().contains(target);
   }
 
   protected press(event: KeyboardEvent): void {

@@ -30,10 +30,10 @@ describe('the print shop', () => {
     }
   });
 
-  it('is made for a thing of materials, turned where it has to be', async () => {
+  it('is made for a material of the house, turned where it has to be', async () => {
     const place = await open({ sheet: 'ten-frame' });
     expect(place.element.querySelector('.turned')).toBeNull();
-    await place.fill(/^of materials/, 'cork discs, 38 mm');
+    await place.fill(/^material/, 'cork discs, 38 mm');
     expect(place.element.querySelector('.turned')).not.toBeNull();
     expect(link(place, 'Open as PDF').searchParams.get('materialMm')).toBe('38');
   });
