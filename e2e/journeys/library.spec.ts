@@ -29,7 +29,7 @@ test('an activity of one’s own: copied, mended, found, begun, and put away', a
   await page.getByRole('link', { name: 'Change' }).click();
   await page.getByRole('button', { name: 'Archive' }).click();
   await page.getByRole('searchbox').fill('bobbins under');
-  await expect(page.getByText('Nothing fits all of that.')).toBeVisible();
+  await expect(page.getByText('No activity fits all of these filters.')).toBeVisible();
 });
 
 test('a song is written, sung from its page, and taken out', async ({ page }) => {

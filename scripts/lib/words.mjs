@@ -10,8 +10,11 @@ const NO_TEXT = new Set(['styles', 'selector', 'styleUrl', 'templateUrl']);
 const isProse = (text) => /[ A-Z]/.test(text) && /[a-z]{2}/.test(text);
 const blank = (found) => found.replace(/[^\n]/g, ' ');
 
-/** @returns {{ line: number, text: string }[]} what a template says, with labels and words in its expressions */
-export function textsOfTemplate(template, line = 1) {
+/**
+ * @param filled what stands for an expression; left out where it is not given
+ * @returns {{ line: number, text: string }[]} what a template says, with labels and words in its expressions
+ */
+export function textsOfTemplate(template, line = 1, filled = null) {
   const found = [];
   const lineOf = (at) => line + template.slice(0, at).split('\n').length - 1;
   for (const label of template.matchAll(LABELS)) {
@@ -26,7 +29,7 @@ export function textsOfTemplate(template, line = 1) {
       /^<\/?(?:strong|b|em|i|span|a)\b/.test(tag) ? blank(tag) : `¦${blank(tag).slice(1)}`,
     )
     .replace(CONTROL, (found) => `¦${blank(found).slice(1)}`)
-    .replace(/\{\{[\s\S]*?\}\}/g, blank);
+    .replace(/\{\{([\s\S]*?)\}\}/g, (found, code) => (filled ? filled(code) : blank(found)));
   let at = 0;
   for (const piece of bare.split(/([¦{}])/)) {
     const text = piece.replace(/\s+/g, ' ').trim();

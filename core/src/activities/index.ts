@@ -1,6 +1,6 @@
 export * from './also-with.js';
 export * from './library.js';
-export * from './next-steps.js';
+export * from './next-step-words.js';
 export * from './on-screen.js';
 export * from './quantity.js';
 export * from './ranges.js';

@@ -3,7 +3,7 @@ import { dominoCount, dominoPips, dominoSet, trackLengthMm } from '../numbers/in
 import { SKILLS, findSkill, matchSkills } from '../skills/index.js';
 import { Activity } from '../vocabulary/index.js';
 import { LIBRARY, findActivity } from './library.js';
-import { activitiesFor } from './next-steps.js';
+import { activitiesFor } from './next-step-words.js';
 import { evaluate, explain } from './quantity.js';
 
 /** Ids are stored with sessions and plans: none may change or go missing. */

@@ -1,3 +1,4 @@
+import { counted } from '../numbers/index.js';
 import { findItem } from '../skills/index.js';
 import type { CaptureRecord, Observation } from '../vocabulary/index.js';
 
@@ -40,7 +41,7 @@ function numbersAsked(record: CaptureRecord): string | null {
     case 'tens':
       return String(record.number);
     case 'groups':
-      return `${record.groups} groups of ${record.size}`;
+      return `${counted(record.groups, 'group', 'groups')} of ${record.size}`;
     case 'share':
       return `${record.n} among ${record.among}`;
     case 'partner':

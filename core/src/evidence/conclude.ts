@@ -4,7 +4,7 @@ import { expected, itemCurve } from './ability.js';
 import { type OverrideState, holds } from './day.js';
 import type { ChildState } from './replay.js';
 import { EMPTY_LEDGER, type ItemTally } from './ledger.js';
-import { type MaterialName, reasonFor } from './reasons.js';
+import { type MaterialName, reasonFor } from './reason-words.js';
 import {
   type Mark,
   type SkillStatus,
@@ -32,7 +32,7 @@ export interface SkillView {
   readonly computed: SkillStatus | null;
   /** A sentence that can be checked against the evidence. */
   readonly reason: string;
-  /** The one thing that would change the standing; empty where nothing was seen. */
+  /** The one thing that would change the status; empty where nothing was seen. */
   readonly change: string;
   readonly scored: number;
   readonly own: number;
@@ -65,7 +65,7 @@ export function viewOf(
   const taken = state.assumed[skill.id];
   const { reason, change } =
     state !== evidence && status === 'not-started'
-      ? { reason: 'Not asked aloud: what builds on it is open all the same.', change: '' }
+      ? { reason: 'Not asked aloud; what builds on it stays open.', change: '' }
       : reasonFor(skill, state, status, today, materialName);
   const checked = taken && taken.state !== 'undone' ? taken.revisit.due : null;
   return {

@@ -1,6 +1,6 @@
 export * from './ability.js';
 export * from './conclude.js';
-export { type EvidenceState as Core, type OverrideState as Word, holds } from './day.js';
+export { type EvidenceState, type OverrideState, holds } from './day.js';
 export * from './first-look.js';
 export * from './replay.js';
 export * from './ready-skills.js';
@@ -18,12 +18,13 @@ export {
 export { stretchesTo } from './old-counts.js';
 export { chanceAt, outlook, places } from './place-model.js';
 export * from './prompt.js';
-export { type MaterialName, notAsked } from './reasons.js';
+export { type MaterialName, notAsked } from './reason-words.js';
 export * from './slip-words.js';
 export * from './slips.js';
 export * from './status.js';
+export * from './status-words.js';
 export type { SkillState } from './state.js';
-export { type Assumption as Taken, prerequisitesOf as allBelow } from './assumption.js';
+export { type Assumption, prerequisitesOf } from './assumption.js';
 export * from './tries.js';
 export * from './what-changed.js';
 export { type Evidence, afterDay, afterGap, counts } from './update.js';

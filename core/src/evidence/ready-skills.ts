@@ -16,7 +16,7 @@ export interface Candidate {
   readonly slip: string | null;
 }
 
-/** Value by standing, as the week is planned from it (tuned on simulated weeks, no source). */
+/** Value by status, as the week is planned from it (tuned on simulated weeks, no source). */
 export const VALUE = {
   nearly: 1.25,
   started: 0.99,

@@ -211,7 +211,7 @@ describe('the fold', () => {
     expect(viewOf(skill, unsure, addDays(DAY, 44)).reason).toContain('look again by 22 April');
     const lost = replay(CHILD, 'balanced', [...good, ...poor(44), ...poor(46)]);
     expect(statusOf(skill, lost)).toBe('review');
-    expect(viewOf(skill, lost, addDays(DAY, 46)).reason).toContain('it was secure, and then');
+    expect(viewOf(skill, lost, addDays(DAY, 46)).reason).toContain('it was secure, but then');
   });
 
   it('rests what hardly ever comes, and asks it again at one tap of the educator', () => {
@@ -226,7 +226,7 @@ describe('the fold', () => {
     expect(markOf(skill, resting, today)).toBe('resting');
     const view = viewOf(skill, resting, today);
     expect(view.reason).toContain('Resting until 20 March');
-    expect(view.change).toContain('In its place: “Says the words to five”');
+    expect(view.change).toContain('Instead: “Says the words to five”');
     expect(readySkills(resting, today).map((one) => one.skillId)).not.toContain('touch-5');
     expect(readySkills(resting, today).find((one) => one.skillId === 'say-5')!.why).toBe('open');
     const lifted = replay(CHILD, 'balanced', [...poor, word(1, 'touch-5', 5, 'go-on')]);

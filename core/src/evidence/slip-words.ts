@@ -74,7 +74,7 @@ const WORDS: Record<string, (asWords: string, asDigits: string) => string> = {
   'range-below': () => 'thought fewer than there were',
   'range-above': () => 'thought more than there were',
   'repeats-last': () => 'the last piece laid again',
-  'pattern-broken': () => 'the pattern gone on with another way',
+  'pattern-broken': () => 'the pattern continued in another way',
 };
 
 /** A slip code in words, for a sentence: "fifteen left out". */

@@ -1,3 +1,4 @@
+import { counted } from '../numbers/index.js';
 import type { CaptureRecord, RecordOf } from '../vocabulary/index.js';
 import { type Slip, offBy, slip } from './slips-sums.js';
 
@@ -42,7 +43,13 @@ function groupsSlips({ groups, size, answer }: RecordOf<'groups'>): Slip[] {
   if (Math.abs(answer - all) === size) {
     return [slip('group-missed', `said ${answer}: one group more or fewer`)];
   }
-  return [offBy(answer, all, `said ${answer} for ${groups} groups of ${size}: off by one`)];
+  return [
+    offBy(
+      answer,
+      all,
+      `said ${answer} for ${counted(groups, 'group', 'groups')} of ${size}: off by one`,
+    ),
+  ];
 }
 
 function shareSlips({ n, among, answer, leftOver }: RecordOf<'share'>): Slip[] {

@@ -4,7 +4,7 @@ import { chanceOfMastery } from './ability.js';
 import { type EvidenceState, holds } from './day.js';
 import { EMPTY_LEDGER, NEARLY_FROM, SCORED_NEEDED, isResting } from './ledger.js';
 
-/** How a bead is filled; `come-back` is one that was secure and is so no longer. */
+/** How a bead is filled; `review` is one that was secure and is so no longer. */
 export const SKILL_STATUSES = [
   'not-started',
   'started',
@@ -15,11 +15,11 @@ export const SKILL_STATUSES = [
 ] as const;
 export type SkillStatus = (typeof SKILL_STATUSES)[number];
 
-/** What stands beside a standing: a review or check that is due, a doubt, or a rest. */
+/** What stands beside a status: a review or check that is due, a doubt, or a rest. */
 export const MARKS = ['due', 'look-again', 'resting'] as const;
 export type Mark = (typeof MARKS)[number];
 
-/** The standing that the evidence gives by itself, whatever the educator says. */
+/** The status that the evidence gives by itself, whatever the educator says. */
 export function computedStatus(skill: Skill, core: EvidenceState): SkillStatus {
   const state = core.skills[skill.id];
   const ledger = state?.ledger ?? EMPTY_LEDGER;
@@ -31,7 +31,7 @@ export function computedStatus(skill: Skill, core: EvidenceState): SkillStatus {
   return chanceOfMastery(skill, state.belief) >= NEARLY_FROM ? 'nearly' : 'started';
 }
 
-/** The mark beside the standing as of `today`; the educator's own judgment leaves none. */
+/** The mark beside the status as of `today`; the educator's own judgment leaves none. */
 export function markOf(skill: Skill, core: EvidenceState, today: Day): Mark | null {
   if (holds(core.overrides[skill.id])) return null;
   const ledger = core.skills[skill.id]?.ledger ?? EMPTY_LEDGER;
@@ -45,7 +45,7 @@ export function markOf(skill: Skill, core: EvidenceState, today: Day): Mark | nu
   return isTaken && taken.revisit.due <= today ? 'due' : null;
 }
 
-/** The standing of a skill; the educator's own word wins while it holds. */
+/** The standing of a skill; the educator's judgment wins while it holds. */
 export function statusOf(skill: Skill, core: EvidenceState): SkillStatus {
   const word = core.overrides[skill.id];
   if (holds(word)) return word.says === 'secure' ? 'secure' : 'started';

@@ -7,7 +7,7 @@ const view = (skillId: string, status: SkillView['status']): SkillView =>
   ({ skillId, status: status }) as SkillView;
 
 describe('what a way to go on changes', () => {
-  it('is every skill whose standing is another, one that was not there before as well', () => {
+  it('is every skill whose status is another, one that was not there before as well', () => {
     expect(
       changesBetween(
         [view('a', 'nearly'), view('b', 'secure')],
@@ -26,7 +26,7 @@ describe('what a way to go on changes', () => {
     expect(whatChanged('follow-child', [])).toMatch(
       / What builds on a nearly is offered as well\.$/,
     );
-    // Between two standings that are both open nothing that counts has changed.
+    // Between two statuses that are both open nothing that counts has changed.
     const open = [{ skillId: first!.id, from: 'started', to: 'nearly' } as const];
     expect(whatChanged('balanced', open)).toMatch(/same beads today/);
   });

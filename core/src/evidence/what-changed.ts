@@ -4,7 +4,7 @@ import type { Policy } from '../vocabulary/index.js';
 import type { SkillView } from './conclude.js';
 import { isKnown } from './status.js';
 
-/** A skill whose standing is another one under another policy. */
+/** A skill whose status is another one under another policy. */
 export interface StatusChange {
   readonly skillId: string;
   readonly from: SkillView['status'];
@@ -18,7 +18,7 @@ const NAMES: Record<Policy, string> = {
 };
 const MOST_NAMED = 3;
 
-/** Skills whose standing differs between two sets of views. */
+/** Skills whose status differs between two sets of views. */
 export function changesBetween(
   before: readonly SkillView[],
   after: readonly SkillView[],

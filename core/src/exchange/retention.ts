@@ -1,3 +1,4 @@
+import { counted } from '../numbers/index.js';
 import { type Day, dayNumber, mondayOf } from '../vocabulary/index.js';
 
 /** How many copies stay: the newest of each of so many days, weeks and months that have any. */
@@ -50,7 +51,8 @@ export function backupNotice(
   }
   if (lastGood === null) return 'There is no good backup of the records yet.';
   const age = dayNumber(today) - dayNumber(lastGood);
-  if (age > OLD_AFTER_DAYS) return `The last good backup of the records is ${age} days old.`;
+  if (age > OLD_AFTER_DAYS)
+    return `The last good backup of the records is ${counted(age, 'day', 'days')} old.`;
   return '';
 }
 

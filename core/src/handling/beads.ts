@@ -1,4 +1,4 @@
-import { numberWord } from '../numbers/index.js';
+import { numbered, numberWord } from '../numbers/index.js';
 import { type Manipulative, choice, step } from './handling.js';
 import { type Scene, ground, piece } from './scene.js';
 import { partsSentence } from './sentences.js';
@@ -23,7 +23,7 @@ export function beadScene(n: number, left: number, twoColors: boolean): Scene {
       }),
     ),
     over: [],
-    words: `${numberWord(left)} beads on the left, ${numberWord(n - left)} on the right`,
+    words: `${numbered(left, 'bead', 'beads')} on the left, ${numberWord(n - left)} on the right`,
   };
 }
 

@@ -1,4 +1,4 @@
-import { hashText, layOut, numberWord, pipsOf } from '../numbers/index.js';
+import { hashText, layOut, numbered, pipsOf } from '../numbers/index.js';
 import type { Layout } from '../vocabulary/index.js';
 import { type Manipulative, act, choice, step } from './handling.js';
 import { type Piece, type Scene, ground, piece } from './scene.js';
@@ -63,7 +63,7 @@ export function dotsScene(n: number, picture: DotPicture, seed: string): Scene {
     under: [ground('card', 0, 0, width, height)],
     pieces,
     over: [],
-    words: `${numberWord(n)} dots, ${picture}`,
+    words: `${numbered(n, 'dot', 'dots')}, ${picture}`,
   };
 }
 

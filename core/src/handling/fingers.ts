@@ -1,4 +1,4 @@
-import { numberWord } from '../numbers/index.js';
+import { numbered, numberWord } from '../numbers/index.js';
 import { type Manipulative, choice, step } from './handling.js';
 import { type Piece, type Scene, ground, piece } from './scene.js';
 import { partsSentence } from './sentences.js';
@@ -73,7 +73,7 @@ export function fingersScene(up: readonly boolean[]): Scene {
     under,
     pieces,
     over: [],
-    words: `${numberWord(count)} fingers up, ${numberWord(up.length - count)} folded`,
+    words: `${numbered(count, 'finger', 'fingers')} up, ${numberWord(up.length - count)} folded`,
   };
 }
 

@@ -1,9 +1,10 @@
 import {
-  FILL_ORDER,
-  FRAME_COLUMNS,
   anotherWay,
   capital,
+  FILL_ORDER,
   filled,
+  FRAME_COLUMNS,
+  numbered,
   numberWord,
 } from '../numbers/index.js';
 import { type Manipulative, type Sentence, act, choice, step } from './handling.js';
@@ -56,7 +57,8 @@ export function frameScene(cells: readonly Cell[], words?: string): Scene {
     under,
     pieces,
     over: [],
-    words: words ?? `${numberWord(pieces.length)} counters on a frame of ${cells.length}`,
+    words:
+      words ?? `${numbered(pieces.length, 'counter', 'counters')} on a frame of ${cells.length}`,
   };
 }
 

@@ -1,4 +1,4 @@
-import { capital, numberWord, plural } from '../numbers/index.js';
+import { capital, numbered, numberWord, plural } from '../numbers/index.js';
 import { pairSpots } from './dots.js';
 import { type Manipulative, act, choice, step } from './handling.js';
 import { type Ground, type Piece, type Scene, ground, piece } from './scene.js';
@@ -20,7 +20,7 @@ export function rowsScene(rows: number, size: number): Scene {
       ),
     ),
     over: [],
-    words: `${numberWord(rows)} rows of ${numberWord(size)}`,
+    words: `${numbered(rows, 'row', 'rows')} of ${numberWord(size)}`,
   };
 }
 
@@ -53,7 +53,7 @@ export function groupsScene(groups: number, size: number): Scene {
     under,
     pieces,
     over: [],
-    words: `${numberWord(groups)} groups of ${numberWord(size)}`,
+    words: `${numbered(groups, 'group', 'groups')} of ${numberWord(size)}`,
   };
 }
 
@@ -111,7 +111,7 @@ export function partnersScene(n: number): Scene {
     under: n % 2 === 1 ? [ground('hole', 0.1 + (columns - 1) * 1.3, 1.4, 1, 1)] : [],
     pieces: pairSpots(n).map(([x, y], i) => piece(`counter-${i}`, x, y)),
     over: [],
-    words: `${numberWord(n)} counters in pairs`,
+    words: `${numbered(n, 'counter', 'counters')} in pairs`,
   };
 }
 

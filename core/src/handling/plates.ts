@@ -1,4 +1,4 @@
-import { hashText, layOut, numberWord } from '../numbers/index.js';
+import { hashText, layOut, numbered, numberWord } from '../numbers/index.js';
 import { type Manipulative, choice, step } from './handling.js';
 import { type Scene, ground, piece, written } from './scene.js';
 import { partsSentence } from './sentences.js';
@@ -111,7 +111,7 @@ export function looseScene(n: number, layout: Parameters<typeof layOut>[1], seed
     under: [],
     pieces: picture.spots.map(({ x, y }, i) => piece(`counter-${i}`, x, y, { moves: false })),
     over: [],
-    words: `${numberWord(n)} counters, ${layout}`,
+    words: `${numbered(n, 'counter', 'counters')}, ${layout}`,
   };
 }
 

@@ -1,4 +1,4 @@
-import { numberWord } from '../numbers/index.js';
+import { counted, numbered } from '../numbers/index.js';
 import { type Manipulative, act, choice, step } from './handling.js';
 import { type Scene, ground, piece } from './scene.js';
 import { partsSentence } from './sentences.js';
@@ -18,7 +18,7 @@ export const holesFor = (a: number, b: number, holes: number, apart = 0): Hole[]
 export function railScene(holes: readonly Hole[]): Scene {
   const width = holes.length * PITCH + 0.4;
   const x = (i: number): number => 0.2 + PITCH * (i + 0.5);
-  const status = holes.filter((hole) => hole !== 0).length;
+  const up = holes.filter((hole) => hole !== 0).length;
   return {
     width,
     height: 2,
@@ -34,7 +34,7 @@ export function railScene(holes: readonly Hole[]): Scene {
         : [piece(`peg-${i}`, x(i), 1, { look: 'peg', color: hole === 1 ? 'a' : 'b' })],
     ),
     over: [],
-    words: `${numberWord(status)} pegs on a rail with ${holes.length} holes`,
+    words: `${numbered(up, 'peg', 'pegs')} on a rail with ${counted(holes.length, 'hole', 'holes')}`,
   };
 }
 

@@ -1,3 +1,4 @@
+import { counted } from '../numbers/index.js';
 import type { RecordOf } from '../vocabulary/index.js';
 import { type Ground, type Piece, type Scene, ground, label, piece } from './scene.js';
 
@@ -88,7 +89,7 @@ export function lengthScene(units: number): Scene {
       }),
     ),
     over: [],
-    words: `a thing ${units} units long`,
+    words: `a thing ${counted(units, 'unit', 'units')} long`,
   };
 }
 

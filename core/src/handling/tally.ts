@@ -1,4 +1,4 @@
-import { numberWord, plural } from '../numbers/index.js';
+import { numbered, numberWord, plural } from '../numbers/index.js';
 import { type Manipulative, act, step } from './handling.js';
 import { type Scene, piece } from './scene.js';
 import { numberSentence } from './sentences.js';
@@ -36,7 +36,7 @@ export function tallyScene(n: number): Scene {
           });
     }),
     over: [],
-    words: `${numberWord(n)} tally marks`,
+    words: numbered(n, 'tally mark', 'tally marks'),
   };
 }
 

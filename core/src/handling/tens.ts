@@ -1,4 +1,4 @@
-import { capital, numberWord } from '../numbers/index.js';
+import { capital, numbered, numberWord } from '../numbers/index.js';
 import { type Manipulative, act, step } from './handling.js';
 import { type Piece, type Scene, piece } from './scene.js';
 
@@ -45,16 +45,13 @@ interface TensState {
   readonly ones: number;
 }
 
-const unit = (n: number, one: string, many: string): string =>
-  `${numberWord(n)} ${n === 1 ? one : many}`;
-
 export const TENS: Manipulative<TensState> = {
   id: 'tens',
   title: 'Tens and ones',
   start: { tens: 2, ones: 4 },
   scene: ({ tens, ones }) => tensScene(tens, ones),
   sentence: ({ tens, ones }) => ({
-    words: `${capital(unit(tens, 'ten', 'tens'))} and ${unit(ones, 'one', 'ones')}: ${numberWord(10 * tens + ones)}.`,
+    words: `${capital(numbered(tens, 'ten', 'tens'))} and ${numbered(ones, 'one', 'ones')}: ${numberWord(10 * tens + ones)}.`,
     sum: `${10 * tens} + ${ones} = ${10 * tens + ones}`,
     partWhole: { whole: 10 * tens + ones, parts: [10 * tens, ones] },
   }),

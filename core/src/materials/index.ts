@@ -1,6 +1,6 @@
 export * from './at-home.js';
 export * from './care.js';
-export * from './cautions.js';
+export * from './caution-words.js';
 export * from './fits.js';
 export * from './holds.js';
 export * from './needs.js';

@@ -7,4 +7,4 @@ export * from './reach.js';
 export * from './seeded.js';
 export * from './ways.js';
 export * from './plural.js';
-export * from './words.js';
+export * from './number-words.js';

@@ -40,10 +40,10 @@ const SHARES: readonly (readonly [from: number, words: string])[] = [
   [0.58, 'two thirds as much'],
   [0.42, 'half as much'],
   [0.28, 'a third as much'],
-  [0, 'little beside it'],
+  [0, 'little in comparison'],
 ];
 
 /** "three quarters as much": a share in words, as nobody measures a week to the second digit. */
 export function shareWords(share: number): string {
-  return SHARES.find(([from]) => share >= from)?.[1] ?? 'nothing beside it';
+  return SHARES.find(([from]) => share >= from)?.[1] ?? 'nothing in comparison';
 }

@@ -1,5 +1,5 @@
 import type { Day, PlanEntry } from '../vocabulary/index.js';
-import { violationsOf, weekdayOf } from './violations.js';
+import { violationsOf, weekdayOf } from './violation-words.js';
 import type { PlannedWeek } from './week-model.js';
 
 /** What is in the way of planning a week, and what is worth knowing about what is pinned. */

@@ -33,7 +33,7 @@ describe('minutes at the table', () => {
     const tense = pace(...grown, session(6, 'tense'));
     expect(tense.minutes).toBe(5);
     expect(tense.restOn).toBe('2026-03-07');
-    expect(tense.reason).toBe('5 minutes: tense on 06, so one step back, and a day without.');
+    expect(tense.reason).toBe('5 minutes: tense on 06, so one step shorter, and a day without.');
     expect(pace(session(2, 'tense')).minutes).toBe(3);
     // A good one before a tense one no longer counts towards the next step.
     expect(pace(session(2, 'calm'), session(3, 'tense'), session(4, 'calm')).minutes).toBe(3);

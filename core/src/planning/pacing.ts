@@ -54,7 +54,7 @@ export function tablePace(
       step = Math.max(0, step - 1);
       good = [];
       restOn = addDays(session.day, 1);
-      const how = back ? 'one step back' : 'it stays at the shortest';
+      const how = back ? 'one step shorter' : 'it stays at the shortest';
       reason = `${minutesAt(step)} minutes: tense on ${dayWords(session.day)}, so ${how}, and a day without.`;
     } else if (isGood(session)) {
       good = [...good.filter((day) => session.day < addDays(day, WITHIN_DAYS)), session.day];

@@ -14,17 +14,17 @@ import {
 import { aChild } from '../vocabulary/testing.js';
 import { shareWords } from './alternatives.js';
 import { checkWeek } from './checks.js';
-import { coverageOf, openingsIn, unservedIn } from './coverage.js';
+import { coverageOf, openingsIn, unservedIn } from './coverage-words.js';
 import { entryChanges, entryOf, forDay } from './entries.js';
 import type { WeekFacts } from './facts.js';
 import { inFiveMinutes } from './five-minutes.js';
 import { invitationEntry, invitationsFor, meanwhileWords } from './invitations.js';
 import type { Card } from './model.js';
-import { reasonFor } from './reasons.js';
+import { reasonFor } from './card-words.js';
 import { greedyPlan, hasTwinDays, improvePlan } from './search.js';
 import { termsOn } from './terms.js';
 import { brokenRules } from './testing.js';
-import { violationsOf } from './violations.js';
+import { violationsOf } from './violation-words.js';
 import { weekModel } from './week-model.js';
 import { basisOf, changedWords, nearnessWords, weekWords } from './week-words.js';
 
@@ -342,7 +342,7 @@ describe('what is said of a plan', () => {
       const { children, instead } = reasonFor(week, card, others);
       expect(children.length).toBe(card.focus.length);
       expect(children.every((one) => one.skillId !== null)).toBeTrue();
-      expect(instead).toMatch(/^(Next best here: .+ brings .+|Nothing else fits here now)\.$/);
+      expect(instead).toMatch(/^(Next best here: .+ worth .+|Nothing else fits here now)\.$/);
     }
   });
 
@@ -421,7 +421,7 @@ describe('what is said of a plan', () => {
       'just as much',
       'almost as much',
       'half as much',
-      'little beside it',
+      'little in comparison',
     ]);
     expect(nearnessWords(100, null)).toBe('');
     expect(nearnessWords(100, 100.05)).toBe('No plan could cover noticeably more.');

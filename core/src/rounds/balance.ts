@@ -11,7 +11,7 @@ import {
   only,
   skillsOf,
 } from './game.js';
-import { plain } from './words.js';
+import { plain } from './round-words.js';
 
 const ITEMS = ['heavier-clear', 'heavier-close'] as const;
 

@@ -15,7 +15,7 @@ import {
   waitsFor,
 } from './game.js';
 import { bondItem, wholeFor, wholeOf } from './ways.js';
-import { asksNumber, compareSentence, some, materialOf, Word } from './words.js';
+import { asksNumber, compareSentence, some, materialOf, Word } from './round-words.js';
 
 const NAMES: Readonly<Record<string, readonly string[]>> = {
   tray: ['first room', 'second room', 'third room'],

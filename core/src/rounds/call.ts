@@ -17,7 +17,14 @@ import {
   waitsFor,
 } from './game.js';
 import { nameCells, nameItem } from './name.js';
-import { Word, asksNumber, compareSentence, partsSentence, plain, takeSentence } from './words.js';
+import {
+  Word,
+  asksNumber,
+  compareSentence,
+  partsSentence,
+  plain,
+  takeSentence,
+} from './round-words.js';
 
 /** In which way a number is called. */
 const WAYS = ['name', 'dots', 'parts', 'double'] as const;

@@ -2,7 +2,7 @@ import { isKnown, statusOf } from '../evidence/index.js';
 import { hashText, numberWord, seeded } from '../numbers/index.js';
 import { SKILLS } from '../skills/index.js';
 import { type Cell, type Draft, type RoundModule, choose, isOver, only } from './game.js';
-import { plain } from './words.js';
+import { plain } from './round-words.js';
 
 /** Numerals that are easily taken for each other. */
 const TWIN: Readonly<Record<number, number>> = { 6: 9, 9: 6, 2: 5, 5: 2, 3: 8, 8: 3, 1: 7, 7: 1 };

@@ -17,7 +17,7 @@ import {
   skillsOf,
   waitsFor,
 } from './game.js';
-import { asksNumber, plain } from './words.js';
+import { asksNumber, plain } from './round-words.js';
 
 const NAMES = ['blue', 'orange', 'green', 'red'] as const;
 

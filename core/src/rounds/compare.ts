@@ -18,7 +18,7 @@ import {
   upTo,
   waitsFor,
 } from './game.js';
-import { asksNumber, compareSentence, plain, some, materialOf, Word } from './words.js';
+import { asksNumber, compareSentence, plain, some, materialOf, Word } from './round-words.js';
 
 /** Far enough apart to be seen at once. */
 const PLAIN = 3;

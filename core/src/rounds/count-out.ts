@@ -16,7 +16,7 @@ import {
   upTo,
   waitsFor,
 } from './game.js';
-import { Some, is, plain, some, materialOf, wayFor } from './words.js';
+import { Some, is, plain, some, materialOf, wayFor } from './round-words.js';
 
 const LAYOUT_WORDS: Readonly<Record<Layout, string>> = {
   row: 'in a row',

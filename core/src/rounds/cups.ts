@@ -12,7 +12,7 @@ import {
   skillsOf,
   waitsFor,
 } from './game.js';
-import { asksNumber, plain } from './words.js';
+import { asksNumber, plain } from './round-words.js';
 
 const MOST = 30;
 

@@ -14,7 +14,7 @@ import {
   upTo,
   waitsFor,
 } from './game.js';
-import { Word, asksNumber, plain, some, materialOf } from './words.js';
+import { Word, asksNumber, plain, some, materialOf } from './round-words.js';
 
 const TEN = 10;
 

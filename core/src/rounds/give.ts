@@ -12,7 +12,7 @@ import {
   pendingWant,
   upTo,
 } from './game.js';
-import { Some, plain, some, materialOf } from './words.js';
+import { Some, plain, some, materialOf } from './round-words.js';
 
 /** More than asked lie within reach, so that stopping is the child's own doing. */
 const MORE = 3;

@@ -11,7 +11,7 @@ import {
   isOver,
   only,
 } from './game.js';
-import { Word, asksNumber, plain } from './words.js';
+import { Word, asksNumber, plain } from './round-words.js';
 
 interface Look extends Cell {
   readonly form: string;

@@ -14,7 +14,7 @@ import {
   skillsOf,
   waitsFor,
 } from './game.js';
-import { Word, asksNumber, materialOf } from './words.js';
+import { Word, asksNumber, materialOf } from './round-words.js';
 
 interface Grouped extends Cell {
   readonly rows: boolean;

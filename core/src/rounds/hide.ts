@@ -13,7 +13,7 @@ import {
   only,
   skillsOf,
 } from './game.js';
-import { Some, Word, asksNumber, some, materialOf } from './words.js';
+import { Some, Word, asksNumber, some, materialOf } from './round-words.js';
 
 interface Hidden extends Cell {
   readonly seen: number;

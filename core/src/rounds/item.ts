@@ -15,7 +15,7 @@ import { roundForSkill } from './skill-rounds.js';
 import { MODULES } from './kinds.js';
 import type { Question } from './question.js';
 import { finished, playStateOf } from './play-state.js';
-import { Word, asksNumber, partsSentence, takeSentence } from './words.js';
+import { Word, asksNumber, partsSentence, takeSentence } from './round-words.js';
 
 /** What an item is asked as. */
 interface Told {

@@ -11,7 +11,7 @@ import {
   skillsOf,
   waitsFor,
 } from './game.js';
-import { plain, materialOf } from './words.js';
+import { plain, materialOf } from './round-words.js';
 
 const TWENTY = 20;
 const MOST = 200;

@@ -18,7 +18,7 @@ import {
   waitsFor,
 } from './game.js';
 import { bondItem } from './ways.js';
-import { Some, asksNumber, some, materialOf } from './words.js';
+import { Some, asksNumber, some, materialOf } from './round-words.js';
 
 /** Amounts that can be counted on: from two on, with one to four more. */
 const MOST_ON = 4;

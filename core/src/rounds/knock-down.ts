@@ -11,7 +11,7 @@ import {
   waitsFor,
 } from './game.js';
 import { nameItem } from './name.js';
-import { Word, asksNumber, plain } from './words.js';
+import { Word, asksNumber, plain } from './round-words.js';
 
 /** Cups that stand there, numbered from one. */
 const CUPS = 7;

@@ -11,7 +11,7 @@ import {
   only,
   upTo,
 } from './game.js';
-import { Some, plain, some, materialOf } from './words.js';
+import { Some, plain, some, materialOf } from './round-words.js';
 
 const BOTH_WAYS = ['amount', 'numeral'] as const;
 

@@ -13,7 +13,7 @@ import {
   waitsFor,
 } from './game.js';
 import { otherSide, patternCells } from './pattern.js';
-import { asksNumber, plain } from './words.js';
+import { asksNumber, plain } from './round-words.js';
 import { numberWord } from '../numbers/index.js';
 
 const note = (words: string): CaptureRecord => ({ kind: 'note', words });

@@ -16,7 +16,7 @@ import {
   upTo,
   waitsFor,
 } from './game.js';
-import { plain } from './words.js';
+import { plain } from './round-words.js';
 
 const HUNDRED = 100;
 

@@ -10,7 +10,7 @@ import {
   skillsOf,
   upTo,
 } from './game.js';
-import { Some, Word, asksNumber, plain, takeSentence, materialOf } from './words.js';
+import { Some, Word, asksNumber, plain, takeSentence, materialOf } from './round-words.js';
 
 const MOST = 20;
 const SENTENCE = 'sentence-minus';

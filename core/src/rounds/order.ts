@@ -13,7 +13,7 @@ import {
   speaks,
   upTo,
 } from './game.js';
-import { Word, asksNumber, inARow, plain } from './words.js';
+import { Word, asksNumber, inARow, plain } from './round-words.js';
 
 /** Cards laid out at once when numerals are put in order. */
 const CARDS = 5;

@@ -13,7 +13,7 @@ import {
   upTo,
   waitsFor,
 } from './game.js';
-import { Some, Word, plain, materialOf } from './words.js';
+import { Some, Word, plain, materialOf } from './round-words.js';
 
 function ask(game: Game, n: number): Draft {
   const even = n % 2 === 0;

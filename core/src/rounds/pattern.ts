@@ -14,7 +14,7 @@ import {
   isOver,
   only,
 } from './game.js';
-import { plain } from './words.js';
+import { plain } from './round-words.js';
 
 /** Symbols of a pattern; on screen and in print each has its own color and its own shape. */
 const SYMBOLS = ['A', 'B', 'C'] as const;

@@ -11,7 +11,7 @@ import {
   only,
   waitsFor,
 } from './game.js';
-import { asksNumber, compareSentence, is, plain, some, materialOf } from './words.js';
+import { asksNumber, compareSentence, is, plain, some, materialOf } from './round-words.js';
 
 /** A wild guess is a fact worth keeping. */
 const MOST = 999;

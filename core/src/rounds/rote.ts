@@ -14,7 +14,7 @@ import {
   skillsOf,
   speaks,
 } from './game.js';
-import { inARow, plain } from './words.js';
+import { inARow, plain } from './round-words.js';
 
 const FORMS: Readonly<Record<string, readonly string[]>> = {
   up: ['say-*'],

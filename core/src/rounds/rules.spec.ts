@@ -7,7 +7,7 @@ import { creditsOf, roundsOf } from './kinds.js';
 import { playOut } from './play.js';
 import { isComplete } from './question.js';
 import { questionFor } from './play-state.js';
-import { some } from './words.js';
+import { some } from './round-words.js';
 import {
   TO_FIVE,
   KIDS,

@@ -15,7 +15,7 @@ import {
   skillsOf,
   upTo,
 } from './game.js';
-import { Some, asksNumber, compareSentence, is, plain, some, materialOf } from './words.js';
+import { Some, asksNumber, compareSentence, is, plain, some, materialOf } from './round-words.js';
 
 const MOST = 18;
 

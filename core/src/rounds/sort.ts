@@ -10,7 +10,7 @@ import {
   only,
   skillsOf,
 } from './game.js';
-import { plain } from './words.js';
+import { plain } from './round-words.js';
 
 const FAMILIES = ['alike', 'sort-one', 'sort-other', 'shape-find'];
 const SHAPES: Readonly<Record<string, string>> = {

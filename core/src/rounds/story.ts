@@ -24,7 +24,7 @@ import {
   some,
   takeSentence,
   materialOf,
-} from './words.js';
+} from './round-words.js';
 
 interface Told extends Cell {
   readonly form: string;

@@ -15,7 +15,7 @@ import {
   upTo,
   waitsFor,
 } from './game.js';
-import { Some, asksNumber, some, takeSentence, materialOf } from './words.js';
+import { Some, asksNumber, some, takeSentence, materialOf } from './round-words.js';
 
 const MOST = 20;
 

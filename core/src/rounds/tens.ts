@@ -16,7 +16,7 @@ import {
   upTo,
   waitsFor,
 } from './game.js';
-import { asksNumber, plain } from './words.js';
+import { asksNumber, plain } from './round-words.js';
 
 /** The listed number of the same decade that lies nearest. */
 function inDecade(skillId: string, n: number): SkillItem | null {

@@ -13,7 +13,7 @@ import {
   skillsOf,
   upTo,
 } from './game.js';
-import { Some, asksNumber, materialOf } from './words.js';
+import { Some, asksNumber, materialOf } from './round-words.js';
 
 const TEN = 10;
 

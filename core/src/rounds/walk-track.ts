@@ -13,7 +13,7 @@ import {
   waitsFor,
 } from './game.js';
 import { nameItem } from './name.js';
-import { Word, asksNumber, plain } from './words.js';
+import { Word, asksNumber, plain } from './round-words.js';
 
 /** The child stands on a card of its own choosing: where are you? */
 function where(game: Game): Draft {

@@ -14,7 +14,7 @@ import {
   skillsOf,
   upTo,
 } from './game.js';
-import { Some, Word, asksNumber, some, materialOf } from './words.js';
+import { Some, Word, asksNumber, some, materialOf } from './round-words.js';
 
 type Way = readonly [number, number];
 

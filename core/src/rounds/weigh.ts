@@ -11,7 +11,7 @@ import {
   pendingWant,
   skillsOf,
 } from './game.js';
-import { plain } from './words.js';
+import { plain } from './round-words.js';
 
 const MATERIALS: readonly (readonly [id: string, words: string])[] = [
   ['light-small', 'a small light thing'],

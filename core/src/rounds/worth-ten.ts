@@ -3,7 +3,7 @@ import { capital, numberWord, plural } from '../numbers/index.js';
 import { findSkill, nearestItem } from '../skills/index.js';
 import type { CaptureRecord, RoundKind } from '../vocabulary/index.js';
 import { type Draft, type Game, only } from './game.js';
-import { asksNumber, plain, materialOf } from './words.js';
+import { asksNumber, plain, materialOf } from './round-words.js';
 
 /** Kinds whose layout can be read in tens. */
 const KINDS: readonly RoundKind[] = ['frame', 'by-chance', 'join', 'glance'];

@@ -31,7 +31,7 @@ export function bingoBoards(low: number, high: number, count: number, seed: numb
   const numbers = numbersFrom(low, high);
   const places = BOARD * BOARD;
   if (numbers.length <= places) {
-    throw new RangeError(`boards of ${places} want a range of at least ${places + 1} numbers`);
+    throw new RangeError(`boards of ${places} need a range of at least ${places + 1} numbers`);
   }
   const rounds = Math.floor(numbers.length / count);
   if (rounds * count <= places) {
@@ -123,7 +123,7 @@ export function crowdOf(
   high: number,
   seed: number,
 ): { readonly target: number; readonly cells: readonly number[] } {
-  if (high - low < 2) throw new RangeError('a crowd wants at least three different numbers');
+  if (high - low < 2) throw new RangeError('a crowd needs at least three different numbers');
   const random = seeded(seed);
   const pick = (): number => low + Math.floor(random() * (high - low + 1));
   const target = pick();
@@ -147,7 +147,7 @@ export const THREE_IN_LINE: SheetKind = {
     const { low, high, count, seed } = wish;
     const numbers = numbersFrom(low, high);
     if (numbers.length < BOARD)
-      throw new RangeError('boards want a range of at least three numbers');
+      throw new RangeError('boards need a range of at least three numbers');
     const faces = Array.from({ length: count }, (_, board): CardFace => {
       // Every number comes as often as near as can be.
       const rounds = Math.ceil((BOARD * BOARD) / numbers.length);

@@ -160,7 +160,7 @@ export const HOP_CARDS: SheetKind = {
     return {
       title,
       pages,
-      notes: ['On a smooth floor they want tape: paper slides under a foot.'],
+      notes: ['On a smooth floor they need tape: paper slides under a foot.'],
     };
   },
 };

@@ -1,3 +1,4 @@
+import { STATUS_WORDS, type SkillStatus } from '../evidence/index.js';
 import {
   type Mark,
   type Page,
@@ -190,15 +191,7 @@ function columnsOf(
 }
 
 /** How a bead is drawn; shape and fill carry what it means, in black and white too. */
-export type BeadLook = 'not-started' | 'started' | 'nearly' | 'secure' | 'review' | 'assumed';
-export const BEAD_WORDS: Readonly<Record<BeadLook, string>> = {
-  'not-started': 'not started',
-  started: 'started',
-  nearly: 'nearly',
-  secure: 'secure',
-  review: 'review',
-  assumed: 'assumed',
-};
+type BeadLook = SkillStatus;
 
 const BEAD_R = 3;
 
@@ -268,7 +261,7 @@ export function stringPages(
     });
   });
   let x: number = area.x + 4;
-  for (const [look, words] of Object.entries(BEAD_WORDS)) {
+  for (const [look, words] of Object.entries(STATUS_WORDS)) {
     const y = area.y + area.height - 4;
     marks.push(...bead(look as BeadLook, x, y));
     marks.push(text(x + 6, y + 1.2, 3.4, words, { anchor: 'start', ink: 'gray' }));

@@ -23,7 +23,7 @@ export type Settled = Readonly<Record<string, 'here' | 'there'>>;
     <mat-dialog-content>
       <p class="soft">
         While you changed {{ data.what }} here, it was changed elsewhere. Everything else of both is
-        kept; here both changed the same. What is to stay?
+        kept; here both changed the same. Which should be kept?
       </p>
       @for (clash of data.clashes; track clash.field) {
         <fieldset>

@@ -23,7 +23,7 @@ export type TraceLook = 'hollow' | 'dotted' | 'own';
 export const TRACE_WORDS: Record<TraceSeen, string> = {
   right: 'That is the way, from the dot to the end.',
   reversed: 'It looks the other way. Find the dot together, and go again if it is wanted.',
-  start: 'It can be read. It began elsewhere: the dot says where.',
+  start: 'It can be read. It started somewhere else: the dot shows where.',
   order: 'It can be read. The other stroke comes first.',
   direction: 'It can be read. The arrow goes the other way.',
   open: 'Nearly home: go on until the ends meet.',

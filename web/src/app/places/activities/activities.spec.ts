@@ -68,7 +68,7 @@ describe('the list of activities', () => {
     search.dispatchEvent(new Event('input'));
     await place.settle();
     expect(titles(place)).toEqual([]);
-    expect(place.text).toContain('Nothing fits all of that.');
+    expect(place.text).toContain('No activity fits all of these filters.');
     await place.click('Show all again');
     expect(titles(place).length).toBe(LIBRARY.length);
   });

@@ -12,14 +12,15 @@ import {
 } from '@angular/core';
 import { MatRipple } from '@angular/material/core';
 import type { SkillView } from '@gumo/core/contract';
-import { Bead, MARK_WORDS, type Mark, STATUS_WORDS, type Status } from './bead';
+import { MARK_WORDS, type Mark, STATUS_WORDS, type SkillStatus } from '@gumo/core/evidence';
+import { Bead } from './bead';
 import { ROW_HEIGHT, layStrings, linksOf } from './string-layout';
 
-const MARKED: readonly (readonly [Status, Mark, string])[] = [
+const MARKED: readonly (readonly [SkillStatus, Mark, string])[] = [
   ['secure', 'due', 'due for review, or look again'],
   ['started', 'resting', 'resting'],
 ];
-const KINDS: readonly Status[] = [
+const KINDS: readonly SkillStatus[] = [
   'not-started',
   'started',
   'nearly',
@@ -243,7 +244,7 @@ export class BeadStrings {
     });
   }
 
-  protected at(skillId: string): Status {
+  protected at(skillId: string): SkillStatus {
     return this.statuses().get(skillId) ?? 'not-started';
   }
 

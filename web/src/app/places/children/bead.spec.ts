@@ -1,13 +1,14 @@
 import { provideZonelessChangeDetection } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
-import { Bead, type Status } from './bead';
+import type { SkillStatus } from '@gumo/core/evidence';
+import { Bead } from './bead';
 
 describe('a bead', () => {
-  it('shows each standing by its shape alone', async () => {
+  it('shows each status by its shape alone', async () => {
     TestBed.configureTestingModule({ providers: [provideZonelessChangeDetection()] });
     const fixture = TestBed.createComponent(Bead);
     const looks = new Set<string>();
-    const all: Status[] = ['not-started', 'started', 'nearly', 'secure', 'review', 'assumed'];
+    const all: SkillStatus[] = ['not-started', 'started', 'nearly', 'secure', 'review', 'assumed'];
     for (const status of all) {
       fixture.componentRef.setInput('status', status);
       await fixture.whenStable();

@@ -1,23 +1,5 @@
 import { ChangeDetectionStrategy, Component, input } from '@angular/core';
-import type { SkillView } from '@gumo/core/contract';
-
-export type Status = SkillView['status'];
-export type Mark = NonNullable<SkillView['mark']>;
-
-export const STATUS_WORDS: Record<Status, string> = {
-  'not-started': 'not started',
-  started: 'started',
-  nearly: 'nearly',
-  secure: 'secure',
-  review: 'review',
-  assumed: 'assumed',
-};
-
-export const MARK_WORDS: Record<Mark, string> = {
-  due: 'due for review',
-  'look-again': 'look again',
-  resting: 'resting',
-};
+import type { Mark, SkillStatus } from '@gumo/core/evidence';
 
 /** One bead: shape and fill carry the meaning, color only repeats it. */
 @Component({
@@ -102,7 +84,7 @@ export const MARK_WORDS: Record<Mark, string> = {
   `,
 })
 export class Bead {
-  readonly status = input.required<Status>();
+  readonly status = input.required<SkillStatus>();
   /** A review that is due or a doubt is an outer ring; a rest a dashed edge. */
   readonly mark = input<Mark | null>(null);
   readonly size = input(32);

@@ -21,7 +21,8 @@ import { IconTip } from '../../common/icon-tip';
 import { OUTCOME_WORDS, dayWords } from '../../common/words';
 import { ObservationPage, type SeenObservation, type SkillView } from '@gumo/core/contract';
 import { Outbox } from '../../state/outbox';
-import { Bead, MARK_WORDS, STATUS_WORDS, type Status } from './bead';
+import { MARK_WORDS, STATUS_WORDS, type SkillStatus } from '@gumo/core/evidence';
+import { Bead } from './bead';
 
 /** A bead opened: the reason, what was asked and what not, and the evidence itself. */
 @Component({
@@ -34,7 +35,7 @@ import { Bead, MARK_WORDS, STATUS_WORDS, type Status } from './bead';
 export class OpenedBead {
   readonly childId = input.required<string>();
   readonly view = input.required<SkillView>();
-  readonly statuses = input.required<ReadonlyMap<string, Status>>();
+  readonly statuses = input.required<ReadonlyMap<string, SkillStatus>>();
   /** True while an earlier day is on screen: nothing can be said about it then. */
   readonly past = input(false);
   readonly closed = output();

@@ -19,14 +19,15 @@ import { ageWords, listWords } from '../../common/words';
 import type { NextStep } from '@gumo/core/contract';
 import { childrenFeature } from '../../state/children';
 import { ProgressActions, progressFeature } from '../../state/progress';
-import { Bead, type Status } from './bead';
+import type { SkillStatus } from '@gumo/core/evidence';
+import { Bead } from './bead';
 
 const STEPS_SHOWN = 1;
 
 interface Card {
   readonly child: Child;
   readonly about: string;
-  readonly strings: readonly { readonly title: string; readonly beads: readonly Status[] }[];
+  readonly strings: readonly { readonly title: string; readonly beads: readonly SkillStatus[] }[];
   readonly steps: readonly NextStep[];
   readonly due: number;
   readonly dueFirst: string;

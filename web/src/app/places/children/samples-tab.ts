@@ -57,8 +57,8 @@ const newestFirst = (lines: readonly SampleLine[]): SampleLine[] =>
         (change)="choose(picked.files); picked.value = ''"
       />
       <p class="soft">
-        Drawn anew here before it is saved, so that nothing of where and with what it was taken
-        stays.
+        The picture is redrawn here before it is saved, so that nothing in it says where or with
+        what it was taken.
       </p>
     </header>
     @if (message(); as text) {
@@ -194,7 +194,7 @@ export class SamplesTab {
       this.words.set('');
       this.activityId.set('');
     } catch {
-      this.message.set('This file is no picture that can be shown here; take a JPEG or PNG.');
+      this.message.set('This file is not a picture that can be shown here. Choose a JPEG or PNG.');
     }
   }
 

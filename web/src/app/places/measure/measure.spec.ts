@@ -226,7 +226,7 @@ describe('measuring', () => {
     const { place, noted } = await open('mirrors', ['Mirela']);
     await place.click('both sides of a line', '[role=radio]');
     await place.click(/^left, row 1, 2 from the line/);
-    expect(place.text).toContain('The piece in row 1 on the left has no like yet.');
+    expect(place.text).toContain('The piece in row 1 on the left has no match yet.');
     await place.click(/^right, row 1, 2 from the line/);
     expect(place.text).toContain('One pair. Both sides are the same.');
     await place.click('Note');

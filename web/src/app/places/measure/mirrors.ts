@@ -118,10 +118,11 @@ export class Mirrors {
   protected readonly sides = computed(() => bothSides(this.pieces()));
   protected readonly sideWords = computed(() => {
     const { pairs, lone } = this.sides();
-    if (this.pieces().length === 0) return 'One lays a piece on one side; the other lays its like.';
+    if (this.pieces().length === 0)
+      return 'One lays a piece on one side; the other lays one to match.';
     const said = pairs === 1 ? 'One pair.' : `${pairs} pairs.`;
     if (!lone) return `${said} Both sides are the same.`;
-    return `${said} The piece in row ${lone.row + 1} on the ${lone.side} has no like yet.`;
+    return `${said} The piece in row ${lone.row + 1} on the ${lone.side} has no match yet.`;
   });
 
   protected readonly halves = HALF_FIGURES;

@@ -111,7 +111,7 @@ interface Line {
             </li>
           } @empty {
             @if (loaded()) {
-              <li class="soft">Everything that is planned has its paper here already.</li>
+              <li class="soft">Every sheet that the plan needs is here already.</li>
             }
           }
         </ul>
@@ -141,10 +141,10 @@ export class PrintList {
   private readonly span = computed(() => (this.days() === '7' ? 7 : 1));
   protected readonly heading = computed(() =>
     this.span() === 7
-      ? `What the week of ${dayWords(this.start())} wants`
+      ? `What the week of ${dayWords(this.start())} needs`
       : this.start() === this.clock.today()
         ? 'What today needs'
-        : `What ${dayWords(this.start())} wants`,
+        : `What ${dayWords(this.start())} needs`,
   );
   protected readonly proposals = computed(() =>
     this.asked().filter(

@@ -2,7 +2,15 @@ import { Injectable, inject } from '@angular/core';
 import { MatDialog } from '@angular/material/dialog';
 import { Router } from '@angular/router';
 import { type AlsoWith, alsoWith, nextSteps } from '@gumo/core/activities';
-import { type ChildState, type SkillStatus, asHeard, statusOf, viewOf } from '@gumo/core/evidence';
+import {
+  type ChildState,
+  STATUS_WORDS,
+  type SkillStatus,
+  asHeard,
+  statusOf,
+  viewOf,
+} from '@gumo/core/evidence';
+import { capital } from '@gumo/core/numbers';
 import { SKILLS, type Skill } from '@gumo/core/skills';
 import {
   type Child,
@@ -22,15 +30,6 @@ import { RunActions, runFeature } from '../../state/run';
 import { Starting } from '../../state/starting';
 import { MaterialsActions } from '../../state/materials';
 import { FinishDialog, type FinishData, type Finished, type Moved } from './finish-dialog';
-
-const STATUS: Record<SkillStatus, string> = {
-  'not-started': 'Not started',
-  started: 'Started',
-  nearly: 'Nearly there',
-  secure: 'Secure',
-  review: 'Review',
-  assumed: 'Assumed',
-};
 
 /** Ends a session: how it was, what it changed, and back to the day. */
 @Injectable()
@@ -116,7 +115,15 @@ export class Finishing {
       const [from, to] = [status(skill, before), status(skill, now)];
       if (from === to) return [];
       const { reason } = viewOf(skill, now, today, { speaks });
-      return [{ name: child.name, title: skill.title, from: STATUS[from], to: STATUS[to], reason }];
+      return [
+        {
+          name: child.name,
+          title: skill.title,
+          from: capital(STATUS_WORDS[from]),
+          to: capital(STATUS_WORDS[to]),
+          reason,
+        },
+      ];
     });
   }
 

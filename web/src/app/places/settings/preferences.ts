@@ -112,7 +112,7 @@ const QUESTIONS: readonly Question[] = [
   {
     title: 'Number of the week',
     about:
-      'Games take it where it fits, once each. A child may have another; see the child’s page.',
+      'Games use it where it fits, once each. A child may have a different one; see the child’s page.',
     choices: ['none', ...Array.from({ length: 20 }, (_, i) => String(i + 1))].map((n): Choice => [
       n,
       n,

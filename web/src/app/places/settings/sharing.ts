@@ -42,7 +42,7 @@ const ENCRYPTION_WORDS: readonly (readonly [Encryption, string, string])[] = [
   [
     'none',
     'not encrypted',
-    'Whoever is in your network can read along. Devices open only while the server answers.',
+    'Anyone in your network can read along. Devices open only while the server answers.',
   ],
 ];
 
@@ -152,7 +152,7 @@ export class Sharing {
   protected keepChoice(on: boolean): Promise<void> {
     const draft = this.draft();
     if (!draft || this.choice.invalid) return Promise.resolve();
-    const words = on ? 'Opening the door …' : 'Shutting the door …';
+    const words = on ? 'Starting to share …' : 'Stopping …';
     return this.run(
       words,
       async () => {

@@ -56,7 +56,7 @@ describe('a few free minutes', () => {
   it('say so where nothing fits, and where the server does not take it', async () => {
     const none = await open({ moment: null, offers: [] });
     await none.click(/I have five minutes/);
-    expect(none.text).toContain('Nothing that fits is at hand');
+    expect(none.text).toContain('Nothing fits in so short');
     TestBed.resetTestingModule();
     const place = await open(now, new ApiProblem(422, 'That moment is gone.'));
     await place.click(/I have five minutes/);

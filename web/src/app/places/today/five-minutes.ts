@@ -90,7 +90,7 @@ const LENGTHS = [5, 10, 15] as const;
             </li>
           } @empty {
             @if (loaded()) {
-              <li class="soft">Nothing that fits is at hand for so short a time.</li>
+              <li class="soft">Nothing fits in so short a time.</li>
             }
           }
         </ul>

@@ -5,7 +5,7 @@ import { Planning } from './planning';
 
 const STAGES = {
   first: 'A first plan is ready. Looking for a better one …',
-  better: 'A better plan was found. Looking on …',
+  better: 'A better plan was found. Still looking …',
   done: 'The plan is ready.',
 } as const;
 

@@ -109,7 +109,7 @@ describe('a plan in the making', () => {
     expect(await text()).toContain('A first plan is ready. Looking for a better one …');
     const nearness = 'No plan could be more than 3 % better.';
     Line.last.say({ stage: 'better', entries: [CARD], nearness });
-    expect(await text()).toContain(`A better plan was found. Looking on … ${nearness}`);
+    expect(await text()).toContain(`A better plan was found. Still looking … ${nearness}`);
     Line.last.say({ state: 'kept', stage: 'done', entries: [CARD] });
     expect(planning.running()).toBeFalse();
     expect(Line.last.closed).toBeTrue();
@@ -141,7 +141,7 @@ describe('a plan in the making', () => {
     expect(await text()).toContain('Something changed');
     await planning.begin('2026-03-09');
     Line.last.onerror?.();
-    expect(await text()).toContain('The server was lost');
+    expect(await text()).toContain('The connection to the server was lost');
     expect(planning.running()).toBeFalse();
   });
 });

@@ -50,7 +50,10 @@ export class Planning {
     source.onerror = () => {
       if (this.source !== source) return;
       this.end();
-      this.say('The server was lost while the week was planned. The plan is as it was.', true);
+      this.say(
+        'The connection to the server was lost while the week was planned. The plan is as it was.',
+        true,
+      );
     };
   }
 

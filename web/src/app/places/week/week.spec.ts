@@ -69,7 +69,7 @@ const why: CardWhy = {
     },
   ],
   meanwhile: 'Meanwhile Kofi has Sort the basket, by himself.',
-  instead: 'Next best here: Land in a cup with Ilse, which brings half as much.',
+  instead: 'Next best here: Land in a cup with Ilse, worth half as much.',
   also: ['3 minutes to set up.'],
   others: [
     {

@@ -1,4 +1,4 @@
-import { capital, joinWords, numberWord, plural } from '../numbers/index.js';
+import { capital, counted, joinWords, numberWord, plural } from '../numbers/index.js';
 import { type Skill, skillOf } from '../skills/index.js';
 import { type Day, type Policy, dayInWords, daysBetween } from '../vocabulary/index.js';
 import { triesToChange } from './ahead.js';
@@ -15,6 +15,7 @@ import {
 } from './ledger.js';
 import { habitOf, slipWords } from './slip-words.js';
 import { type SkillStatus, computedStatus } from './status.js';
+import { STATUS_WORDS } from './status-words.js';
 import type { SkillState } from './state.js';
 import { CHECK_TRIES, type Assumption } from './assumption.js';
 import { FIRST_LOOK } from './tries.js';
@@ -31,10 +32,12 @@ interface Reason {
 
 const MOST_NAMED = 4;
 
-const times = (n: number, word: string): string => `${n} ${word}${n === 1 ? '' : 's'}`;
+/** "once", "twice", "three times". */
+const often = (n: number): string =>
+  n === 1 ? 'once' : n === 2 ? 'twice' : `${numberWord(n)} times`;
 
 function seenWords(ledger: Ledger): string {
-  return `${ledger.own} of ${ledger.scored} on their own on ${times(ledger.days, 'day')}`;
+  return `${ledger.own} of ${ledger.scored} on their own on ${counted(ledger.days, 'day', 'days')}`;
 }
 
 function materialWords(ledger: Ledger, materialName: MaterialName): string {
@@ -91,10 +94,9 @@ function againstSecure(skill: Skill, state: SkillState, policy: Policy): string 
   const count = triesToChange(skill, state, 'not-yet', policy);
   const { lookAgain } = state.ledger;
   if (count === null) return 'Nothing seen in one session would change it.';
-  const many = `${capital(numberWord(count))} not yet in one session`;
   return lookAgain === null
-    ? `${many} would ask for another look within a week.`
-    : `${many} more, and it is no longer secure.`;
+    ? `“Not yet” ${often(count)} in one session would ask for another look within a week.`
+    : `“Not yet” ${often(count)} more in one session, and it is no longer secure.`;
 }
 
 const fromWords = (taken: Assumption): string =>
@@ -132,7 +134,9 @@ function assumedReason(taken: Assumption, seen: string, today: Day): Reason {
 function overrideReason(word: OverrideState, status: SkillStatus, seen: string): Reason {
   const says = word.says === 'secure' ? 'Knows it' : 'Not there yet';
   const found =
-    status === 'not-started' ? 'nothing was noted' : `the evidence alone says ${SAID[status]}`;
+    status === 'not-started'
+      ? 'nothing was noted'
+      : `the evidence alone says ${STATUS_WORDS[status]}`;
   const left = word.against === 0 ? 'Two sessions' : 'One more session';
   return {
     reason: `${says}: your judgment of ${dayInWords(word.since)}; ${found}${seen === '' ? '' : ` (${seen})`}.`,
@@ -140,17 +144,8 @@ function overrideReason(word: OverrideState, status: SkillStatus, seen: string):
   };
 }
 
-const SAID: Record<SkillStatus, string> = {
-  'not-started': 'not started',
-  started: 'started',
-  nearly: 'nearly',
-  secure: 'secure',
-  review: 'review',
-  assumed: 'assumed',
-};
-
 /**
- * The reason for a standing, from the true counts, and the one thing that would change it.
+ * The reason for a status, from the true counts, and the one thing that would change it.
  * @param today for "last seen 24 days ago"
  */
 export function reasonFor(
@@ -176,12 +171,12 @@ export function reasonFor(
   if (isResting(ledger, today)) return restReason(skill, ledger, seen);
   switch (status) {
     case 'nearly':
-      return { reason: `Nearly: ${seen}.`, change: towardSecure(skill, state, policy) };
+      return { reason: `Nearly there: ${seen}.`, change: towardSecure(skill, state, policy) };
     case 'secure':
       return secureReason(skill, state, policy, seen, today);
     case 'review':
       return {
-        reason: `Review: it was secure, and then less of it was on their own. In all ${seen}.`,
+        reason: `Review: it was secure, but then less of it was on their own. In all: ${seen}.`,
         change: towardSecure(skill, state, policy),
       };
     default: {
@@ -207,16 +202,16 @@ function secureReason(
   const { lookAgain, revisit, lastSeen } = state.ledger;
   if (lookAgain !== null) {
     return {
-      reason: `Secure, and unsure in the last session: look again by ${dayInWords(lookAgain)}. In all ${seen}.`,
+      reason: `Secure, and unsure in the last session: look again by ${dayInWords(lookAgain)}. In all: ${seen}.`,
       change: againstSecure(skill, state, policy),
     };
   }
   if (revisit === null || today < revisit.due) {
     return { reason: `Secure: ${seen}.`, change: againstSecure(skill, state, policy) };
   }
-  const ago = times(daysBetween(lastSeen ?? state.day, today), 'day');
+  const ago = counted(daysBetween(lastSeen ?? state.day, today), 'day', 'days');
   return {
-    reason: `Secure, and due for review: last seen ${ago} ago. In all ${seen}.`,
+    reason: `Secure, and due for review: last seen ${ago} ago. In all: ${seen}.`,
     change: 'Three tries or more, with three in four on their own, keep it secure for longer.',
   };
 }
@@ -227,7 +222,7 @@ function restReason(skill: Skill, ledger: Ledger, seen: string): Reason {
   const instead =
     titles.length > 0 ? `${joinWords(titles)}, or a smaller range` : 'a smaller range';
   return {
-    reason: `Resting until ${dayInWords(ledger.restUntil ?? '')}: it hardly ever came lately. ${capital(seen)}.`,
-    change: `In its place: ${instead}. Then it is counted anew.`,
+    reason: `Resting until ${dayInWords(ledger.restUntil ?? '')}: it has hardly worked lately. ${capital(seen)}.`,
+    change: `Instead: ${instead}. After that, counting starts afresh.`,
   };
 }

@@ -11,7 +11,7 @@ import {
 import { SKILLS, matchSkills, skillOf } from '../skills/index.js';
 import { addDays } from '../vocabulary/index.js';
 import { findActivity } from './library.js';
-import { activitiesFor, dueSoon, nextSteps } from './next-steps.js';
+import { activitiesFor, dueSoon, nextSteps } from './next-step-words.js';
 import { topsOf } from './ranges.js';
 import { helpFor } from './slip-help.js';
 import { padFor } from '../pads/index.js';

@@ -1,7 +1,7 @@
 import type { Card, ModelActivity, ModelChild, WeekModel } from './model.js';
 import { RANGES } from './settings.js';
 import { aCard, aModel, aModelActivity, aModelChild } from './testing.js';
-import { dangersOf, violationsOf, weekdayOf } from './violations.js';
+import { dangersOf, violationsOf, weekdayOf } from './violation-words.js';
 
 const [MON, TUE, WED] = [0, 1, 2];
 const wren = aModelChild('Wren');

@@ -1,4 +1,4 @@
-import { joinWords } from './plural.js';
+import { joinWords, plural } from './plural.js';
 
 const UNDER_TWENTY =
   'zero one two three four five six seven eight nine ten eleven twelve thirteen fourteen fifteen sixteen seventeen eighteen nineteen'.split(
@@ -31,6 +31,10 @@ export function placeWord(n: number): string {
 export function listNumbers(numbers: readonly number[]): string {
   return joinWords(numbers.map(numberWord));
 }
+
+/** A number in words with its noun: "one counter", "zero counters", "three counters". */
+export const numbered = (n: number, one: string, other: string): string =>
+  `${numberWord(n)} ${plural(n, one, other)}`;
 
 /** The word with a capital first letter. */
 export function capital(word: string): string {

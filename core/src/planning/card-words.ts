@@ -1,10 +1,10 @@
 import { because } from '../activities/index.js';
-import { capital, joinWords, numberWord, plural } from '../numbers/index.js';
+import { capital, joinWords, numbered, numberWord, plural } from '../numbers/index.js';
 import { skillOf } from '../skills/index.js';
 import { alternativesTo, shareWords } from './alternatives.js';
 import type { Card, ModelActivity } from './model.js';
 import { FRESH } from './settings.js';
-import { weekdayOf } from './violations.js';
+import { weekdayOf } from './violation-words.js';
 import type { PlannedWeek } from './week-model.js';
 
 /** Why a card is where it is, in sentences. */
@@ -44,7 +44,7 @@ export function reasonFor(week: PlannedWeek, card: Card, others: readonly Card[]
     })),
     instead:
       next && title
-        ? `Next best here: ${title} with ${names(next.focus.map(({ child }) => child))}, which brings ${shareWords(next.share)}.`
+        ? `Next best here: ${title} with ${names(next.focus.map(({ child }) => child))}, worth ${shareWords(next.share)}.`
         : 'Nothing else fits here now.',
     also: [
       ...(liked.length > 0
@@ -112,7 +112,7 @@ function forChild(
   const weeks = model.children[c]?.wants[want]?.weeks ?? 0;
   const waited =
     (model.children[c]?.wants[want]?.must ?? 0) > 0
-      ? ` It has waited for ${numberWord(weeks)} weeks.`
+      ? ` It has waited for ${numbered(weeks, 'week', 'weeks')}.`
       : '';
   const also =
     rest.length > 0
