@@ -85,6 +85,20 @@ export default tseslint.config(
     },
   },
   {
+    files: ['web/src/app/**/*.ts'],
+    ignores: ['web/src/app/state/**', 'web/src/app/common/door.ts', '**/*.spec.ts'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector:
+            "CallExpression[callee.property.name='send'][callee.object.property.name='api']",
+          message: 'Changes go to the server by an effect: use Writes.',
+        },
+      ],
+    },
+  },
+  {
     files: ['web/src/**/*.html'],
     extends: [...angular.configs.templateRecommended, ...angular.configs.templateAccessibility],
   },

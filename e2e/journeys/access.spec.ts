@@ -41,7 +41,7 @@ const SCREENS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
         .locator('gumo-measuring-participants')
         .getByRole('button', { name: 'Ilse', exact: true })
         .click();
-      const material = page.getByRole('combobox', { name: 'Material' });
+      const material = page.getByRole('combobox', { name: 'Object' });
       if ((await material.count()) > 0) {
         await material.fill('stone');
         await page.keyboard.press('Enter');

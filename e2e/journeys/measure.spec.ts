@@ -28,7 +28,7 @@ test('six things are weighed while two children predict; another dividing weight
   await open(page, 'Lighter or heavier', ['Kofi', 'Mirela']);
   const materials = ['stone', 'pillow', 'spoon', 'cup', 'book', 'sock'];
   for (const name of materials) {
-    await page.getByRole('combobox', { name: 'Material' }).fill(name);
+    await page.getByRole('combobox', { name: 'Object' }).fill(name);
     await page.keyboard.press('Enter');
   }
   await page.getByLabel('Lighter or heavier than').fill('nothing');
@@ -197,7 +197,7 @@ test('every tool works by keys alone', async ({ page }) => {
     await expect(page.getByRole('heading', { name: title, level: 1 })).toBeVisible();
   };
   const add = async (name: string): Promise<void> => {
-    await page.getByRole('combobox', { name: 'Material' }).focus();
+    await page.getByRole('combobox', { name: 'Object' }).focus();
     await page.keyboard.type(name);
     await page.keyboard.press('Enter');
   };

@@ -14,6 +14,7 @@ import { householdFeature, loadHousehold } from './state/household';
 import { outboxFeature } from './state/outbox';
 import { loadProgress, progressFeature } from './state/progress';
 import { loadWeek, weekFeature } from './state/week';
+import { sendWrites } from './state/writes';
 import { runFeature } from './state/run';
 import { keepRun, loadEvidence, loadLastTime } from './state/run-effects';
 
@@ -53,6 +54,7 @@ export const appConfig: ApplicationConfig = {
       loadWeek,
       keepRun,
       hold,
+      sendWrites,
     }),
   ],
 };

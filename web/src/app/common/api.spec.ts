@@ -49,7 +49,7 @@ describe('the line to the server', () => {
   it('knows the event of a write whose screen loads what it changed, and no other', async () => {
     answers(null);
     const sent = async (loads: boolean): Promise<string | null> => {
-      await api.send('POST', '/plan', {}, v.null(), { loads });
+      await api.send('POST', '/plan', {}, { loads });
       return new Headers(asked.calls.mostRecent().args[1]?.headers).get(WRITE_HEADER);
     };
     const write = await sent(true);

@@ -39,6 +39,8 @@ const SHUT: readonly number[] = [401, 423, 503];
 /** What the browser's cache of files answers where the server does not. */
 const NO_SERVER = 504;
 
+export type Method = 'POST' | 'PUT' | 'DELETE';
+
 /** How a write is sent. */
 export interface Writing {
   /** The screen itself loads what it changed, so that the event of it brings nothing new here. */
@@ -62,29 +64,20 @@ export class Api {
     return this.understood(schema, path, await this.ask('GET', path));
   }
 
-  async send<S extends v.GenericSchema>(
-    method: 'POST' | 'PUT' | 'DELETE',
+  /** Asks for a change; a place does so by `Writes`. @param body JSON that is written already, or what becomes it */
+  send(
+    method: Method,
     path: string,
     body: unknown,
-    schema: S,
     { loads = false }: Writing = {},
-  ): Promise<v.InferOutput<S>> {
+  ): Promise<unknown> {
     const write = loads ? uuid() : undefined;
     if (write !== undefined) this.remember(write);
-    return this.understood(schema, path, await this.ask(method, path, body, write));
-  }
-
-  /** Sends JSON that is written already, such as a file. */
-  async sendText<S extends v.GenericSchema>(
-    path: string,
-    text: string,
-    schema: S,
-  ): Promise<v.InferOutput<S>> {
-    return this.understood(schema, path, await this.ask('POST', path, text));
+    return this.ask(method, path, body, write);
   }
 
   /** The one place where what comes is held against the contract. @throws NotUnderstood with the field */
-  private understood<S extends v.GenericSchema>(
+  understood<S extends v.GenericSchema>(
     schema: S,
     path: string,
     answer: unknown,

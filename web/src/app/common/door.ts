@@ -1,7 +1,6 @@
 import { DOCUMENT, Injectable, computed, inject, signal } from '@angular/core';
 import { Counting, Health } from '@gumo/core/contract';
 import { Whoever } from '@gumo/core/vocabulary';
-import * as v from 'valibot';
 import { Api } from './api';
 import { Clock } from './clock';
 
@@ -11,7 +10,6 @@ const TELL_EVERY_MS = 60_000;
 const COUNTING_MS = 500;
 const COMPARE_EVERY_MS = 15 * 60_000;
 const HOUR_MS = 3_600_000;
-const Nothing = v.unknown();
 
 /** Who sits at this device, whether it is locked, and leaving it. */
 @Injectable({ providedIn: 'root' })
@@ -67,13 +65,13 @@ export class Door {
 
   /** Opens a locked device. @throws Error that says why it stays locked */
   async unlock(pin: string): Promise<void> {
-    await this.api.send('POST', '/access/unlock', { pin }, Nothing);
+    await this.api.send('POST', '/access/unlock', { pin });
     this.touchedAt = this.toldAt = this.clock.now().getTime();
     this.locked.set(false);
   }
 
   async signOut(): Promise<void> {
-    await this.api.send('POST', '/access/sign-out', {}, Nothing);
+    await this.api.send('POST', '/access/sign-out', {});
     await this.leave();
   }
 
@@ -102,7 +100,7 @@ export class Door {
     if (this.touchedAt - this.toldAt < TELL_EVERY_MS) return;
     this.toldAt = this.touchedAt;
     // Where the server is away, it is told with the next touch.
-    this.api.send('POST', '/access/here', {}, Nothing).catch(() => undefined);
+    this.api.send('POST', '/access/here', {}).catch(() => undefined);
   }
 
   private look(): void {
@@ -110,7 +108,7 @@ export class Door {
     if (!minutes || this.locked()) return;
     if (this.clock.now().getTime() - this.touchedAt < minutes * 60_000) return;
     this.locked.set(true);
-    this.api.send('POST', '/access/lock', {}, Nothing).catch(() => undefined);
+    this.api.send('POST', '/access/lock', {}).catch(() => undefined);
   }
 
   /** What the device holds of the household goes; what was noted here and is not sent yet stays. */

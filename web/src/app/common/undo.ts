@@ -2,7 +2,7 @@ import { LiveAnnouncer } from '@angular/cdk/a11y';
 import { Injectable, inject } from '@angular/core';
 import { MatSnackBar } from '@angular/material/snack-bar';
 import * as v from 'valibot';
-import { Api } from './api';
+import { Writes } from '../state/writes';
 
 /** How long what was done can be undone, in milliseconds. */
 const LONG_ENOUGH = 8000;
@@ -15,7 +15,7 @@ interface Removable {
 /** Says what was done, and offers to undo it. */
 @Injectable({ providedIn: 'root' })
 export class Undo {
-  private readonly api = inject(Api);
+  private readonly writes = inject(Writes);
   private readonly announcer = inject(LiveAnnouncer);
   private readonly snackBar = inject(MatSnackBar);
 
@@ -52,12 +52,12 @@ export class Undo {
   ): Promise<void> {
     for (const row of rows) {
       const address = `${path}/${row.id}?version=${row.version}`;
-      await this.api.send('DELETE', address, undefined, v.null());
+      await this.writes.send('DELETE', address, undefined, v.null());
       changed(false, row);
     }
     this.offer(said, async () => {
       for (const row of rows) {
-        await this.api.send('POST', path, row, v.unknown());
+        await this.writes.send('POST', path, row, v.unknown());
         changed(true, row);
       }
     });

@@ -1,7 +1,8 @@
 import { TestBed } from '@angular/core/testing';
 import { MAT_DIALOG_DATA, MatDialog, MatDialogRef } from '@angular/material/dialog';
 import * as v from 'valibot';
-import { Api, ApiProblem } from '../common/api';
+import { ApiProblem } from '../common/api';
+import { Writes } from '../state/writes';
 import { Place } from '../testing/place';
 import { Conflicts } from './conflicts';
 import { ConflictDialog } from './conflict-dialog';
@@ -27,7 +28,7 @@ describe('keeping what another device changed too', () => {
     };
     TestBed.configureTestingModule({
       providers: [
-        { provide: Api, useValue: { send } },
+        { provide: Writes, useValue: { send } },
         { provide: MatDialog, useValue: {} },
       ],
     });

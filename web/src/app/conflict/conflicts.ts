@@ -3,8 +3,9 @@ import { MatDialog } from '@angular/material/dialog';
 import { merged } from '@gumo/core/vocabulary';
 import { firstValueFrom } from 'rxjs';
 import * as v from 'valibot';
-import { Api, ApiProblem, type Writing } from '../common/api';
+import { ApiProblem, type Writing } from '../common/api';
 import type { Clash, Settled } from './conflict-dialog';
+import { Writes } from '../state/writes';
 
 /** What a field is called on screen, and how what stands in it is said. */
 export type FieldWords = Readonly<
@@ -17,7 +18,7 @@ const MOST_ROUNDS = 5;
 /** Keeps a row that another device may have changed meanwhile, without losing what either did. */
 @Injectable({ providedIn: 'root' })
 export class Conflicts {
-  private readonly api = inject(Api);
+  private readonly writes = inject(Writes);
   private readonly dialog = inject(MatDialog);
 
   /**
@@ -41,7 +42,7 @@ export class Conflicts {
     let [from, next] = [base, { ...mine, version: base.version }];
     for (let round = 0; ; round++) {
       try {
-        return await this.api.send('PUT', path, next, schema, { loads });
+        return await this.writes.send('PUT', path, next, schema, { loads });
       } catch (error) {
         const late = error instanceof ApiProblem && error.status === 409;
         const theirs = late ? v.safeParse(schema, error.current) : undefined;

@@ -24,6 +24,7 @@ import { Tops } from '@gumo/core/contract';
 import { childrenFeature } from '../state/children';
 import { DayActions } from '../state/day';
 import { householdFeature } from '../state/household';
+import { Writes } from '../state/writes';
 
 export interface EntryDialogData {
   readonly entry: PlanEntry | null;
@@ -57,6 +58,7 @@ const chosen = (asked: string) => v.pipe(v.string(), v.nonEmpty(asked));
 export class EntryDialog {
   protected readonly data = inject<EntryDialogData>(MAT_DIALOG_DATA);
   private readonly api = inject(Api);
+  private readonly writes = inject(Writes);
   private readonly undo = inject(Undo);
   private readonly conflicts = inject(Conflicts);
   private readonly store = inject(Store);
@@ -174,7 +176,7 @@ export class EntryDialog {
             words: this.fieldWords(),
             loads: true,
           })
-        : this.api.send('POST', '/plan', draft, PlanEntry, { loads: true }),
+        : this.writes.send('POST', '/plan', draft, PlanEntry, { loads: true }),
     );
   }
 
@@ -188,7 +190,7 @@ export class EntryDialog {
         await this.undo.remove('/plan', entry, `${title} was removed.`, () => this.changed());
       } else {
         const path = `/plan/${entry.id}?version=${entry.version}`;
-        await this.api.send('DELETE', path, undefined, v.null(), { loads: true });
+        await this.writes.send('DELETE', path, undefined, v.null(), { loads: true });
       }
       return entry;
     });

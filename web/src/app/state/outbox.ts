@@ -64,7 +64,6 @@ const RETRY_MS = 2_000;
 const GATHER_MS = 60;
 const MOST_AT_ONCE = 100;
 const UNREADABLE = 'This version of Gumo cannot read it.';
-const Anything = v.unknown();
 /** What went out is loaded again by an effect. */
 const LOADS = { loads: true };
 
@@ -238,55 +237,29 @@ export class Outbox {
     const first = batch[0] as OutboxEntry;
     switch (first.kind) {
       case 'session':
-        return this.api.send(
-          'PUT',
-          `/sessions/${first.session.id}`,
-          first.session,
-          Anything,
-          LOADS,
-        );
+        return this.api.send('PUT', `/sessions/${first.session.id}`, first.session, LOADS);
       case 'end':
-        return this.api.send(
-          'POST',
-          `/sessions/${first.sessionId}/end`,
-          first.end,
-          Anything,
-          LOADS,
-        );
+        return this.api.send('POST', `/sessions/${first.sessionId}/end`, first.end, LOADS);
       case 'range':
-        return this.api.send(
-          'POST',
-          `/sessions/${first.sessionId}/range`,
-          first.move,
-          Anything,
-          LOADS,
-        );
+        return this.api.send('POST', `/sessions/${first.sessionId}/range`, first.move, LOADS);
       case 'mark':
-        return this.api.send('POST', `/days/${first.day}/marks`, first.mark, Anything, LOADS);
+        return this.api.send('POST', `/days/${first.day}/marks`, first.mark, LOADS);
       case 'override':
         return this.api.send(
           'POST',
           '/overrides',
           { overrides: [first.override] } satisfies OverrideBatch,
-          Anything,
           LOADS,
         );
       case 'note':
-        return this.api.send(
-          'POST',
-          '/notes',
-          { notes: [first.note] } satisfies NoteBatch,
-          Anything,
-          LOADS,
-        );
+        return this.api.send('POST', '/notes', { notes: [first.note] } satisfies NoteBatch, LOADS);
       case 'note-back':
-        return this.api.send('DELETE', `/notes/${first.noteId}`, undefined, Anything, LOADS);
+        return this.api.send('DELETE', `/notes/${first.noteId}`, undefined, LOADS);
       case 'placement':
         return this.api.send(
           'POST',
           '/placements',
           { placements: [first.placement] } satisfies PlacementBatch,
-          Anything,
           LOADS,
         );
       case 'observation': {
@@ -297,19 +270,12 @@ export class Outbox {
           'POST',
           '/observations',
           { observations } satisfies ObservationBatch,
-          Anything,
           LOADS,
         );
       }
       case 'voiding': {
         const voidings = batch.flatMap((one) => (one.kind === 'voiding' ? [one.voiding] : []));
-        return this.api.send(
-          'POST',
-          '/voidings',
-          { voidings } satisfies VoidingBatch,
-          Anything,
-          LOADS,
-        );
+        return this.api.send('POST', '/voidings', { voidings } satisfies VoidingBatch, LOADS);
       }
     }
   }

@@ -13,6 +13,7 @@ import { provideRouter } from '@angular/router';
 import { LIBRARY } from '@gumo/core/activities';
 import { type Child, type Material, newHousehold } from '@gumo/core/vocabulary';
 import { aChild as anyChild } from '@gumo/core/vocabulary/testing';
+import { provideEffects } from '@ngrx/effects';
 import { Store, provideState, provideStore } from '@ngrx/store';
 import { Subject } from 'rxjs';
 import * as v from 'valibot';
@@ -25,6 +26,7 @@ import { HouseholdActions, householdFeature } from '../state/household';
 import { runFeature } from '../state/run';
 import { MaterialsActions, materialsFeature } from '../state/materials';
 import { weekFeature } from '../state/week';
+import { sendWrites } from '../state/writes';
 
 export const TODAY = '2026-03-10';
 const ID = '00000000-0000-4000-8000-0000000000';
@@ -104,20 +106,16 @@ export class Place<T> {
 
   static async open<T>(type: Type<T>, setting: Setting = {}): Promise<Place<T>> {
     const sent: Sent[] = [];
-    const api: Pick<Api, 'get' | 'send' | 'sendText' | 'shut'> = {
+    const api: Pick<Api, 'get' | 'send' | 'shut' | 'understood'> = {
       shut: new Subject(),
+      understood: (schema, _path, answer) => v.parse(schema, answer),
       get: async (path, schema) =>
         v.parse(schema, setting.answers?.[path.split('?')[0] ?? ''] ?? []),
-      sendText: async (path, text, schema) => {
-        sent.push({ method: 'POST', path, body: text });
-        if (setting.refusal) throw setting.refusal;
-        return v.parse(schema, setting.replies?.[`POST ${path}`]);
-      },
-      send: async (method, path, body, schema) => {
+      send: async (method, path, body) => {
         sent.push({ method, path, body });
         if (setting.refusal) throw setting.refusal;
         const reply = setting.replies?.[`${method} ${path}`];
-        return v.parse(schema, method === 'DELETE' ? null : reply === undefined ? body : reply);
+        return method === 'DELETE' ? null : reply === undefined ? body : reply;
       },
     };
     const clock = {
@@ -139,6 +137,7 @@ export class Place<T> {
           materialsFeature,
           weekFeature,
         ].map((one) => provideState(one as typeof householdFeature)),
+        provideEffects({ sendWrites }),
         { provide: Api, useValue: api },
         { provide: Clock, useValue: clock },
         ...(setting.providers ?? []),

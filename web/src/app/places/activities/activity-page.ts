@@ -38,6 +38,7 @@ import { dayFeature, DayActions } from '../../state/day';
 import { householdFeature } from '../../state/household';
 import { Starting } from '../../state/starting';
 import { MaterialsActions, materialsFeature } from '../../state/materials';
+import { Writes } from '../../state/writes';
 
 const STEP_WORDS: Record<string, string> = {
   lay: 'Lay out',
@@ -82,6 +83,7 @@ export class ActivityPage {
   private readonly starting = inject(Starting);
   private readonly router = inject(Router);
   private readonly api = inject(Api);
+  private readonly writes = inject(Writes);
   protected readonly clock = inject(Clock);
   private readonly activities = this.store.selectSignal(householdFeature.selectActivityById);
   private readonly moments = this.store.selectSignal(householdFeature.selectMoments);
@@ -290,7 +292,7 @@ export class ActivityPage {
       pinned: true,
     };
     try {
-      await this.api.send('POST', '/plan', draft, PlanEntry);
+      await this.writes.send('POST', '/plan', draft, PlanEntry);
       this.message.set(null);
       this.added.set(true);
     } catch (error) {

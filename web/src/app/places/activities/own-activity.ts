@@ -44,6 +44,7 @@ import { Conflicts, type FieldWords } from '../../conflict/conflicts';
 import { OwnActivities } from '@gumo/core/contract';
 import { HouseholdActions, householdFeature } from '../../state/household';
 import { RoundField } from './round-field';
+import { Writes } from '../../state/writes';
 
 type Draft = OwnActivity;
 const FIELDS = OwnActivity.entries;
@@ -217,6 +218,7 @@ export class OwnActivityForm {
 
   private readonly store = inject(Store);
   private readonly api = inject(Api);
+  private readonly writes = inject(Writes);
   private readonly router = inject(Router);
   private readonly activities = this.store.selectSignal(householdFeature.selectActivityById);
 
@@ -413,7 +415,7 @@ export class OwnActivityForm {
     }
     try {
       const kept = isNew
-        ? await this.api.send('POST', '/activities/own', checked.output, OwnActivity, {
+        ? await this.writes.send('POST', '/activities/own', checked.output, OwnActivity, {
             loads: true,
           })
         : await this.conflicts.put(`/activities/own/${row.id}`, OwnActivity, {

@@ -15,6 +15,7 @@ import { IconTip } from '../../common/icon-tip';
 import { Undo } from '../../common/undo';
 import { Conflicts } from '../../conflict/conflicts';
 import { Songs } from '@gumo/core/contract';
+import { Writes } from '../../state/writes';
 
 const EMPTY: Omit<Song, 'id'> = {
   title: '',
@@ -120,6 +121,7 @@ const EMPTY: Omit<Song, 'id'> = {
 })
 export class Songbook {
   private readonly api = inject(Api);
+  private readonly writes = inject(Writes);
   private readonly undo = inject(Undo);
   private readonly conflicts = inject(Conflicts);
   protected readonly songs = signal<readonly Song[]>([]);
@@ -163,7 +165,7 @@ export class Songbook {
     });
     await this.send(() =>
       song.version === 0
-        ? this.api.send('POST', '/songs', row, Song)
+        ? this.writes.send('POST', '/songs', row, Song)
         : this.conflicts.put(`/songs/${song.id}`, Song, {
             base: song,
             mine: row,

@@ -32,7 +32,6 @@ import { Store } from '@ngrx/store';
 import { v7 as uuid } from 'uuid';
 import * as v from 'valibot';
 import { AllergenField } from '../../common/allergen-field';
-import { Api } from '../../common/api';
 import { Clock } from '../../common/clock';
 import { DAYS_AS_TEXT, DAY_FIELDS } from '../../common/day-adapter';
 import { FORM_FIELDS } from '../../common/form-field';
@@ -43,6 +42,7 @@ import { POLICY_WORDS, splitList } from '../../common/words';
 import { Conflicts, type FieldWords } from '../../conflict/conflicts';
 import { ChildrenActions, childrenFeature } from '../../state/children';
 import { ForgetChild } from './forget-child';
+import { Writes } from '../../state/writes';
 
 const MODE_WORDS: Record<AnswerMode, string> = {
   speaks: 'speaks',
@@ -102,7 +102,7 @@ export class ChildForm {
 
   private readonly store = inject(Store);
   private readonly router = inject(Router);
-  private readonly api = inject(Api);
+  private readonly writes = inject(Writes);
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
   private readonly builder = inject(FormBuilder).nonNullable;
   protected readonly today = inject(Clock).today;
@@ -237,7 +237,7 @@ export class ChildForm {
             what: child.name,
             words: CHILD_WORDS,
           })
-        : await this.api.send('POST', '/children', child, Child);
+        : await this.writes.send('POST', '/children', child, Child);
       if (!kept) return;
       this.form.markAsPristine();
       this.store.dispatch(ChildrenActions.kept({ child: kept }));

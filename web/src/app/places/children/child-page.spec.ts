@@ -4,9 +4,7 @@ import { MatMenuHarness } from '@angular/material/menu/testing';
 import { MatSelectHarness } from '@angular/material/select/testing';
 import { MatTabNavBarHarness } from '@angular/material/tabs/testing';
 import { Router, provideRouter } from '@angular/router';
-import { Actions } from '@ngrx/effects';
 import { Store, provideState } from '@ngrx/store';
-import { Subject } from 'rxjs';
 import { ApiProblem } from '../../common/api';
 import { childrenFeature } from '../../state/children';
 import { ProgressActions, progressFeature } from '../../state/progress';
@@ -37,7 +35,6 @@ async function open(child = kofi, refusal?: ApiProblem) {
     providers: [
       provideRouter([{ path: '**', component: Somewhere }]),
       provideState(progressFeature),
-      { provide: Actions, useValue: new Subject() },
     ],
   });
   const go = async (tab: string): Promise<void> => {

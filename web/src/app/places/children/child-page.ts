@@ -16,7 +16,6 @@ import { NavigationEnd, Router, RouterLink, RouterOutlet } from '@angular/router
 import { POLICIES, type Policy } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
 import { filter, map } from 'rxjs';
-import { Api } from '../../common/api';
 import { Clock } from '../../common/clock';
 import { FORM_FIELDS } from '../../common/form-field';
 import { Icon } from '../../common/icon';
@@ -25,6 +24,7 @@ import { POLICY_WORDS, ageWords, listWords } from '../../common/words';
 import { PolicyAnswer } from '@gumo/core/contract';
 import { ChildrenActions, childrenFeature } from '../../state/children';
 import { ProgressActions, progressFeature } from '../../state/progress';
+import { Writes } from '../../state/writes';
 
 type Tab = readonly [path: string, title: string];
 const TABS: readonly Tab[] = [
@@ -66,7 +66,7 @@ export class ChildPage {
   readonly id = input.required<string>();
 
   private readonly store = inject(Store);
-  private readonly api = inject(Api);
+  private readonly writes = inject(Writes);
   private readonly clock = inject(Clock);
   private readonly childById = this.store.selectSignal(childrenFeature.selectChildById);
   private readonly failures = this.store.selectSignal(progressFeature.selectFailures);
@@ -117,7 +117,7 @@ export class ChildPage {
     const child = this.child();
     if (!child) return;
     try {
-      const answer = await this.api.send(
+      const answer = await this.writes.send(
         'POST',
         `/children/${child.id}/policy`,
         { policy: value as Policy, version: child.version },

@@ -22,6 +22,7 @@ import { IconTip } from '../../common/icon-tip';
 import { TOGGLES } from '../../common/toggle';
 import { Undo } from '../../common/undo';
 import { LOCAL_RULES, dayWords } from '../../common/words';
+import { Writes } from '../../state/writes';
 
 type Part = 'knows' | 'growing' | 'next' | 'home' | 'cautions';
 const PARTS: readonly (readonly [Part, string])[] = [
@@ -66,6 +67,7 @@ export class FamilyTab {
   readonly id = input.required<string>();
 
   private readonly api = inject(Api);
+  private readonly writes = inject(Writes);
   private readonly undo = inject(Undo);
   private readonly clock = inject(Clock);
 
@@ -175,7 +177,7 @@ export class FamilyTab {
       version: 1,
     };
     try {
-      const kept = await this.api.send('POST', '/families', letter, FamilyLetter);
+      const kept = await this.writes.send('POST', '/families', letter, FamilyLetter);
       this.letters.update((all) => [kept, ...all]);
       this.said.set('Saved.');
     } catch (error) {

@@ -7,10 +7,10 @@ import { Deleted } from '@gumo/core/contract';
 import type { Child } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
 import type * as v from 'valibot';
-import { Api } from '../../common/api';
 import { FORM_FIELDS } from '../../common/form-field';
 import { dayWords } from '../../common/words';
 import { ChildrenActions } from '../../state/children';
+import { Writes } from '../../state/writes';
 
 /** Removes a child and all that is known of it, for a family that wants that. */
 @Component({
@@ -120,7 +120,7 @@ import { ChildrenActions } from '../../state/children';
 export class ForgetChild {
   readonly child = input.required<Child>();
 
-  private readonly api = inject(Api);
+  private readonly writes = inject(Writes);
   private readonly router = inject(Router);
   private readonly store = inject(Store);
   protected readonly dayWords = dayWords;
@@ -140,7 +140,7 @@ export class ForgetChild {
     try {
       const body = { name: this.typed(), copies: this.alsoCopies() };
       const path = `/children/${this.child().id}/forget`;
-      this.holders.set((await this.api.send('POST', path, body, Deleted)).holders);
+      this.holders.set((await this.writes.send('POST', path, body, Deleted)).holders);
     } catch (error) {
       this.message.set((error as Error).message);
     } finally {

@@ -24,6 +24,7 @@ import { Undo } from '../../common/undo';
 import { dayWords } from '../../common/words';
 import { householdFeature } from '../../state/household';
 import { asBase64, asPlainJpeg } from './plain-jpeg';
+import { Writes } from '../../state/writes';
 
 const newestFirst = (lines: readonly SampleLine[]): SampleLine[] =>
   [...lines].sort((a, b) => b.day.localeCompare(a.day));
@@ -147,6 +148,7 @@ export class SamplesTab {
   readonly id = input.required<string>();
 
   private readonly api = inject(Api);
+  private readonly writes = inject(Writes);
   private readonly undo = inject(Undo);
   private readonly clock = inject(Clock);
   private readonly activityById = inject(Store).selectSignal(householdFeature.selectActivityById);
@@ -212,7 +214,7 @@ export class SamplesTab {
       version: 1,
     };
     try {
-      const kept = await this.api.send('POST', '/samples', sample, SampleLine);
+      const kept = await this.writes.send('POST', '/samples', sample, SampleLine);
       this.lines.update((all) => newestFirst([kept, ...all]));
       this.draft.set(null);
       this.message.set(null);

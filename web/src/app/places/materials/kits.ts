@@ -16,6 +16,7 @@ import { Conflicts } from '../../conflict/conflicts';
 import { Kits as KitList } from '@gumo/core/contract';
 import { householdFeature } from '../../state/household';
 import { materialsFeature } from '../../state/materials';
+import { Writes } from '../../state/writes';
 
 const DAYS_A_WEEK = 7;
 
@@ -29,6 +30,7 @@ const DAYS_A_WEEK = 7;
 })
 export class Kits {
   private readonly api = inject(Api);
+  private readonly writes = inject(Writes);
   private readonly undo = inject(Undo);
   private readonly conflicts = inject(Conflicts);
   private readonly clock = inject(Clock);
@@ -141,7 +143,7 @@ export class Kits {
     const row: Kit = { ...kit, ...value, contents, changedOn, version: isNew ? 1 : kit.version };
     await this.send(() =>
       isNew
-        ? this.api.send('POST', '/kits', row, Kit)
+        ? this.writes.send('POST', '/kits', row, Kit)
         : this.conflicts.put(`/kits/${kit.id}`, Kit, {
             base: kit,
             mine: row,
@@ -184,7 +186,7 @@ export class Kits {
       .map(({ materialId, count }) => ({ materialId, count: count - (found[materialId] ?? 0) }))
       .filter(({ count }) => count > 0);
     const checked = { day: this.clock.today(), when, missing };
-    await this.send(() => this.api.send('PUT', `/kits/${kit.id}`, { ...kit, checked }, Kit));
+    await this.send(() => this.writes.send('PUT', `/kits/${kit.id}`, { ...kit, checked }, Kit));
   }
 
   private async send(work: () => Promise<unknown>): Promise<void> {

@@ -31,11 +31,11 @@ import {
 import { startWith } from 'rxjs';
 import * as v from 'valibot';
 import { AllergenField } from '../../common/allergen-field';
-import { Api } from '../../common/api';
 import { FORM_FIELDS } from '../../common/form-field';
 import { Unsaved, faultOf, refused, valid } from '../../common/forms';
 import { splitList } from '../../common/words';
 import { Conflicts, type FieldWords } from '../../conflict/conflicts';
+import { Writes } from '../../state/writes';
 
 const KINDS: readonly (readonly [Shape['kind'], string])[] = [
   ['unknown', 'not measured'],
@@ -218,7 +218,7 @@ export class MaterialRow {
   readonly canceled = output();
   readonly removed = output();
 
-  private readonly api = inject(Api);
+  private readonly writes = inject(Writes);
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
   protected readonly uses = USES;
   protected readonly kinds = KINDS;
@@ -310,7 +310,7 @@ export class MaterialRow {
     if (fields.some((field) => this.form.controls[field].invalid)) return;
     try {
       const kept = this.isNew()
-        ? await this.api.send('POST', '/materials', mine, Material, { loads: true })
+        ? await this.writes.send('POST', '/materials', mine, Material, { loads: true })
         : await this.conflicts.put(`/materials/${mine.id}`, Material, {
             base: this.base ?? mine,
             mine,

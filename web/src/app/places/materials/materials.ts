@@ -23,6 +23,7 @@ import { MaterialsActions, materialsFeature } from '../../state/materials';
 import { Kits } from './kits';
 import { MaterialRow } from './material-row';
 import { Counted } from '../../common/plural';
+import { Writes } from '../../state/writes';
 
 /** Everything there is to handle: how many, of what size, in which box, and what the week needs. */
 @Component({
@@ -35,6 +36,7 @@ import { Counted } from '../../common/plural';
 export class Materials {
   private readonly store = inject(Store);
   private readonly api = inject(Api);
+  private readonly writes = inject(Writes);
   private readonly undo = inject(Undo);
   private readonly clock = inject(Clock);
   protected readonly materials = this.store.selectSignal(materialsFeature.selectMaterials);
@@ -149,7 +151,7 @@ export class Materials {
     const rows = this.good().map((draft) => ({ ...draft, id: uuid(), version: 1 }));
     if (rows.length === 0) return;
     try {
-      await this.api.send('POST', '/materials/batch', { rows }, MaterialList, { loads: true });
+      await this.writes.send('POST', '/materials/batch', { rows }, MaterialList, { loads: true });
       const faults = this.read().flatMap((line) => ('fault' in line ? [line.line] : []));
       // What could not be read stays, so that nothing typed is lost.
       this.pasted.set(faults.join('\n'));

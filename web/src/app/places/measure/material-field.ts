@@ -12,7 +12,7 @@ import { Icon } from '../../common/icon';
   imports: [FORM_FIELDS, Icon, MatAutocompleteModule, MatButton, MatInputModule],
   template: `
     <mat-form-field class="wide">
-      <mat-label>Material</mat-label>
+      <mat-label>Object</mat-label>
       <input
         #named
         #list="matAutocompleteTrigger"

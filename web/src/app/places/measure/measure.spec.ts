@@ -46,7 +46,7 @@ async function open(tool: string, participants: readonly string[] = []): Promise
 }
 
 async function add(place: Place<Measure>, name: string): Promise<void> {
-  await place.fill(/^Material/, name);
+  await place.fill(/^Object/, name);
   await place.click('Add');
 }
 

@@ -98,7 +98,7 @@ export class Weigh {
   protected readonly offered = computed(() => this.inHouse().map((one) => one.name));
   protected readonly names = computed(() => this.materials().map((one) => one.name));
   protected readonly tableColumns = computed((): readonly Column[] => [
-    { id: 'material', words: 'Material' },
+    { id: 'material', words: 'Object' },
     ...this.session.participants().map(({ id, name }) => ({ id, words: name })),
     { id: 'weight', words: 'Weight' },
     { id: 'away', words: 'Take away', heard: true },

@@ -24,6 +24,7 @@ import { householdFeature } from '../../state/household';
 import { costWords } from './cost';
 import { SheetKinds } from './sheet-kinds';
 import { Counted } from '../../common/plural';
+import { Writes } from '../../state/writes';
 
 interface Line {
   readonly key: string;
@@ -126,6 +127,7 @@ export class PrintList {
   readonly days = input<string>();
 
   private readonly api = inject(Api);
+  private readonly writes = inject(Writes);
   private readonly undo = inject(Undo);
   private readonly clock = inject(Clock);
   private readonly store = inject(Store);
@@ -217,7 +219,7 @@ export class PrintList {
       version: 1,
     }));
     await this.change(async () => {
-      const kept = await this.api.send('POST', '/sheets/items/batch', { rows }, PrintItems);
+      const kept = await this.writes.send('POST', '/sheets/items/batch', { rows }, PrintItems);
       this.items.update((items) => [...items, ...kept]);
     });
   }

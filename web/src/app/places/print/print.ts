@@ -35,7 +35,6 @@ import {
 } from '@gumo/core/sheets';
 import { Store } from '@ngrx/store';
 import { v7 as uuid } from 'uuid';
-import { Api } from '../../common/api';
 import { Clock } from '../../common/clock';
 import { FORM_FIELDS } from '../../common/form-field';
 import { TOGGLES } from '../../common/toggle';
@@ -45,6 +44,7 @@ import { MaterialsActions, materialsFeature } from '../../state/materials';
 import { costWords } from './cost';
 import { SheetKinds } from './sheet-kinds';
 import { Counted } from '../../common/plural';
+import { Writes } from '../../state/writes';
 
 const FIRST = SHEETS[0] as SheetKind;
 const FIELDS = {
@@ -102,7 +102,7 @@ export class Print {
   readonly child = input<string>();
 
   private readonly store = inject(Store);
-  private readonly api = inject(Api);
+  private readonly writes = inject(Writes);
   private readonly clock = inject(Clock);
   private readonly sanitizer = inject(DomSanitizer);
   private readonly household = this.store.selectSignal(householdFeature.selectHousehold);
@@ -258,7 +258,7 @@ export class Print {
       version: 1,
     };
     try {
-      await this.api.send('POST', '/sheets/items', item, PrintItem);
+      await this.writes.send('POST', '/sheets/items', item, PrintItem);
       this.collected.set('It is on the print list.');
     } catch (error) {
       this.wrong.set((error as Error).message);

@@ -22,7 +22,6 @@ import {
 } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
 import { v7 as uuid } from 'uuid';
-import { Api } from '../../common/api';
 import { Clock } from '../../common/clock';
 import { childrenFeature } from '../../state/children';
 import { householdFeature } from '../../state/household';
@@ -30,6 +29,7 @@ import { RunActions, runFeature } from '../../state/run';
 import { Starting } from '../../state/starting';
 import { MaterialsActions } from '../../state/materials';
 import { FinishDialog, type FinishData, type Finished, type Moved } from './finish-dialog';
+import { Writes } from '../../state/writes';
 
 /** Ends a session: how it was, what it changed, and back to the day. */
 @Injectable()
@@ -38,7 +38,7 @@ export class Finishing {
   private readonly dialogs = inject(MatDialog);
   private readonly router = inject(Router);
   private readonly clock = inject(Clock);
-  private readonly api = inject(Api);
+  private readonly writes = inject(Writes);
   private readonly starting = inject(Starting);
   private readonly activity = this.store.selectSignal(runFeature.selectActivity);
   private readonly activities = this.store.selectSignal(householdFeature.selectActivityById);
@@ -142,7 +142,9 @@ export class Finishing {
   private async addMade(): Promise<void> {
     const made = this.activity()?.yields;
     if (!made) return;
-    await this.api.send('POST', '/materials', newMaterial(uuid(), made), Material, { loads: true });
+    await this.writes.send('POST', '/materials', newMaterial(uuid(), made), Material, {
+      loads: true,
+    });
     this.store.dispatch(MaterialsActions.wanted());
   }
 

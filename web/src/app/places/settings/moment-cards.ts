@@ -6,8 +6,8 @@ import { MatRadioModule } from '@angular/material/radio';
 import { type MomentCards as Cards } from '@gumo/core/contract';
 import type { Moment } from '@gumo/core/vocabulary';
 import * as v from 'valibot';
-import { Api } from '../../common/api';
 import { dayWords } from '../../common/words';
+import { Writes } from '../../state/writes';
 
 export interface MomentCardsData {
   readonly moment: Pick<Moment, 'id' | 'name'>;
@@ -63,7 +63,7 @@ const SHOWN = 6;
 })
 export class MomentCards {
   protected readonly data = inject<MomentCardsData>(MAT_DIALOG_DATA);
-  private readonly api = inject(Api);
+  private readonly writes = inject(Writes);
   private readonly ref = inject<MatDialogRef<MomentCards, boolean>>(MatDialogRef);
   protected readonly to = inject(FormBuilder).nonNullable.control(
     this.data.others[0]?.id ?? CANCEL,
@@ -77,7 +77,7 @@ export class MomentCards {
     const to = this.to.value === CANCEL ? null : this.to.value;
     try {
       const { id } = this.data.moment;
-      await this.api.send('POST', `/household/moments/${id}/clear`, { to }, v.unknown());
+      await this.writes.send('POST', `/household/moments/${id}/clear`, { to }, v.unknown());
       this.ref.close(true);
     } catch (error) {
       this.message.set((error as Error).message);

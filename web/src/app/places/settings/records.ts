@@ -10,6 +10,7 @@ import { instantWords } from '../../common/words';
 import { childrenFeature } from '../../state/children';
 import { SettingsNav } from './settings-nav';
 import { TableImport } from './table-import';
+import { Writes } from '../../state/writes';
 
 const FOLLOW_MS = 1_000;
 const AUDIT_WORDS: Readonly<Record<string, string>> = {
@@ -51,6 +52,7 @@ const FILES: readonly (readonly [path: string, title: string, about: string])[] 
 })
 export class Records {
   private readonly api = inject(Api);
+  private readonly writes = inject(Writes);
   private readonly children = inject(Store).selectSignal(childrenFeature.selectEveryone);
 
   protected readonly files = FILES;
@@ -90,14 +92,14 @@ export class Records {
 
   protected copy(): Promise<void> {
     return this.doing('Backing up …', async () => {
-      await this.api.send('POST', '/records/backups', {}, Backup);
+      await this.writes.send('POST', '/records/backups', {}, Backup);
       this.said.set('The backup is made and checked.');
     });
   }
 
   protected remove({ name }: Backup): Promise<void> {
     return this.doing('Removing …', async () => {
-      await this.api.send('DELETE', `/records/backups/${name}`, undefined, v.null());
+      await this.writes.send('DELETE', `/records/backups/${name}`, undefined, v.null());
     });
   }
 
@@ -107,7 +109,7 @@ export class Records {
   protected restore({ name }: Backup): Promise<void> {
     this.sure.set(null);
     return this.doing('Restoring the backup …', async () => {
-      await this.api.send('POST', `/records/backups/${name}/restore`, {}, Restored);
+      await this.writes.send('POST', `/records/backups/${name}/restore`, {}, Restored);
       this.said.set(
         'The records are those of the backup. What was here before is saved as a backup, too.',
       );
@@ -127,7 +129,7 @@ export class Records {
     if (!file) return Promise.resolve();
     return this.doing('Reading the household …', async () => {
       const path = '/records/household?replace=1';
-      const { leftOut } = await this.api.sendText(path, file.text, Imported);
+      const { leftOut } = await this.writes.send('POST', path, file.text, Imported);
       this.said.set(
         'The household of the file is here. What was here before is saved as a backup.',
       );

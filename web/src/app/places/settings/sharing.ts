@@ -31,6 +31,7 @@ import { Icon } from '../../common/icon';
 import { IconTip } from '../../common/icon-tip';
 import { instantWords } from '../../common/words';
 import { SettingsNav } from './settings-nav';
+import { Writes } from '../../state/writes';
 
 const ENCRYPTION_WORDS: readonly (readonly [Encryption, string, string])[] = [
   [
@@ -74,6 +75,7 @@ const FILES = [
 })
 export class Sharing {
   private readonly api = inject(Api);
+  private readonly writes = inject(Writes);
   private readonly clock = inject(Clock);
   protected readonly door = inject(Door);
 
@@ -156,7 +158,7 @@ export class Sharing {
     return this.run(
       words,
       async () => {
-        this.show(await this.api.send('PUT', '/access/sharing', { ...draft, on }, SharingState));
+        this.show(await this.writes.send('PUT', '/access/sharing', { ...draft, on }, SharingState));
         if (!on) this.pairing.set(null);
       },
       this.choice,
@@ -173,7 +175,7 @@ export class Sharing {
       'Saving the password …',
       async () => {
         const body = { current, next };
-        this.show(await this.api.send('PUT', '/access/password', body, SharingState));
+        this.show(await this.writes.send('PUT', '/access/password', body, SharingState));
         this.password.reset();
         this.askingPassword.set(false);
         this.said.set('The password is saved. Other owners’ devices sign in again with it.');
@@ -185,7 +187,7 @@ export class Sharing {
   protected pair(): Promise<void> {
     return this.run('', async () => {
       const wish = this.wish.getRawValue();
-      this.pairing.set(await this.api.send('POST', '/access/pairings', wish, Pairing));
+      this.pairing.set(await this.writes.send('POST', '/access/pairings', wish, Pairing));
       this.madeAt.set(this.clock.now().getTime());
     });
   }
@@ -193,7 +195,7 @@ export class Sharing {
   protected endPairing(): Promise<void> {
     this.pairing.set(null);
     return this.run('', async () => {
-      await this.api.send('DELETE', '/access/pairings', undefined, v.null());
+      await this.writes.send('DELETE', '/access/pairings', undefined, v.null());
       this.show(await this.api.get('/access/sharing', SharingState));
     });
   }
@@ -201,7 +203,7 @@ export class Sharing {
   protected remove(device: Device): Promise<void> {
     this.sure.set(null);
     return this.run('', async () => {
-      await this.api.send('DELETE', `/access/devices/${device.id}`, undefined, v.null());
+      await this.writes.send('DELETE', `/access/devices/${device.id}`, undefined, v.null());
       this.show(await this.api.get('/access/sharing', SharingState));
     });
   }
@@ -213,7 +215,7 @@ export class Sharing {
       '',
       async () => {
         const body = { minutes, pin: pin === '' ? null : pin };
-        await this.api.send('PUT', '/access/lock', body, v.null());
+        await this.writes.send('PUT', '/access/lock', body, v.null());
         await this.door.load();
         this.ownLock.controls.pin.reset();
         this.said.set('Saved.');

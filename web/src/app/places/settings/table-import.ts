@@ -3,10 +3,10 @@ import { MatButton } from '@angular/material/button';
 import { MatSelectModule } from '@angular/material/select';
 import { MaterialsImported, TriesImported } from '@gumo/core/contract';
 import { NEEDED_COLUMNS, TRY_COLUMNS, type TryColumn } from '@gumo/core/exchange';
-import { Api } from '../../common/api';
 import { FORM_FIELDS } from '../../common/form-field';
 import { Icon } from '../../common/icon';
 import { Counted } from '../../common/plural';
+import { Writes } from '../../state/writes';
 
 type Kind = 'observations' | 'materials';
 interface Said {
@@ -129,7 +129,7 @@ const WHAT_WORDS: Readonly<Record<string, string>> = {
   `,
 })
 export class TableImport {
-  private readonly api = inject(Api);
+  private readonly writes = inject(Writes);
 
   protected readonly kinds: readonly (readonly [Kind, string])[] = [
     ['observations', 'A table of tries'],
@@ -188,7 +188,7 @@ export class TableImport {
     const text = this.text();
     try {
       if (this.kind() === 'materials') {
-        const said = await this.api.send(
+        const said = await this.writes.send(
           'POST',
           '/records/materials',
           { text, dry },
@@ -198,7 +198,7 @@ export class TableImport {
         return said;
       }
       const body = { text, dry, mapping: this.chosen() };
-      const said = await this.api.send('POST', '/records/observations', body, TriesImported);
+      const said = await this.writes.send('POST', '/records/observations', body, TriesImported);
       this.header.set(said.header);
       this.mapping.set(said.mapping);
       this.said.set({ ...said, changed: 0 });

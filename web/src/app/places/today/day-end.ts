@@ -31,6 +31,7 @@ import { householdFeature } from '../../state/household';
 import { Outbox } from '../../state/outbox';
 import { QuickNotes } from '../../quick-note/quick-notes';
 import { Counted } from '../../common/plural';
+import { Writes } from '../../state/writes';
 
 const ORDER: readonly Outcome[] = ['own', 'help', 'not-yet', 'not-now'];
 
@@ -57,6 +58,7 @@ export class DayEnd {
 
   private readonly store = inject(Store);
   private readonly api = inject(Api);
+  private readonly writes = inject(Writes);
   private readonly clock = inject(Clock);
   private readonly conflicts = inject(Conflicts);
   private readonly outbox = inject(Outbox);
@@ -160,7 +162,7 @@ export class DayEnd {
     const words = this.words().trim();
     const send = (before: string): Promise<DaySheet> => {
       const mark: DayMark = { what: 'words', before, words };
-      return this.api.send('POST', `/days/${sheet.day}/marks`, mark, DaySheet, { loads: true });
+      return this.writes.send('POST', `/days/${sheet.day}/marks`, mark, DaySheet, { loads: true });
     };
     try {
       await send(this.before());

@@ -18,6 +18,7 @@ import { childrenFeature } from '../../state/children';
 import { householdFeature } from '../../state/household';
 import { Starting } from '../../state/starting';
 import { NowAnswer } from '@gumo/core/contract';
+import { Writes } from '../../state/writes';
 
 type Offer = v.InferOutput<typeof NowAnswer>['offers'][number];
 const LENGTHS = [5, 10, 15] as const;
@@ -101,6 +102,7 @@ const LENGTHS = [5, 10, 15] as const;
 })
 export class FiveMinutes {
   private readonly api = inject(Api);
+  private readonly writes = inject(Writes);
   private readonly clock = inject(Clock);
   private readonly store = inject(Store);
   private readonly starting = inject(Starting);
@@ -158,7 +160,7 @@ export class FiveMinutes {
       pinned: true,
     };
     try {
-      await this.api.send('POST', '/plan', draft, PlanEntry);
+      await this.writes.send('POST', '/plan', draft, PlanEntry);
     } catch (error) {
       this.failure.set((error as Error).message);
       return;

@@ -18,6 +18,7 @@ import { Icon } from '../../common/icon';
 import { DayActions, dayFeature, selectPlanned } from '../../state/day';
 import { householdFeature } from '../../state/household';
 import { LeftAnswer } from '@gumo/core/contract';
+import { Writes } from '../../state/writes';
 
 const MOST_SHOWN = 4;
 
@@ -73,6 +74,7 @@ const MOST_SHOWN = 4;
 })
 export class LeftUndone {
   private readonly api = inject(Api);
+  private readonly writes = inject(Writes);
   private readonly clock = inject(Clock);
   private readonly store = inject(Store);
   private readonly answer = this.store.selectSignal(dayFeature.selectAnswer);
@@ -110,7 +112,7 @@ export class LeftUndone {
     const day = this.clock.today();
     try {
       const body = { now: this.clock.time() };
-      await this.api.send('POST', `/days/${day}/left/${entry.id}`, body, PlanEntry, {
+      await this.writes.send('POST', `/days/${day}/left/${entry.id}`, body, PlanEntry, {
         loads: true,
       });
       this.failure.set(null);

@@ -19,6 +19,7 @@ import { Suggestions as Answer } from '@gumo/core/contract';
 import { childrenFeature } from '../../state/children';
 import { DayActions, dayFeature, selectPlanned } from '../../state/day';
 import { householdFeature } from '../../state/household';
+import { Writes } from '../../state/writes';
 
 type Suggestion = v.InferOutput<typeof Answer>[number];
 
@@ -83,6 +84,7 @@ type Suggestion = v.InferOutput<typeof Answer>[number];
 export class Suggestions {
   private readonly store = inject(Store);
   private readonly api = inject(Api);
+  private readonly writes = inject(Writes);
   private readonly answer = this.store.selectSignal(dayFeature.selectAnswer);
   private readonly planned = this.store.selectSignal(selectPlanned);
   private readonly childById = this.store.selectSignal(childrenFeature.selectChildById);
@@ -131,7 +133,7 @@ export class Suggestions {
       pinned: true,
     };
     try {
-      await this.api.send('POST', '/plan', draft, PlanEntry, { loads: true });
+      await this.writes.send('POST', '/plan', draft, PlanEntry, { loads: true });
       this.store.dispatch(DayActions.opened({ day }));
     } catch (error) {
       this.failure.set((error as Error).message);

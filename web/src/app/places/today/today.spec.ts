@@ -3,9 +3,8 @@ import { MatButtonHarness } from '@angular/material/button/testing';
 import { MatButtonToggleHarness } from '@angular/material/button-toggle/testing';
 import { ActivatedRoute, Router, convertToParamMap } from '@angular/router';
 import type { Child, PlanEntry, Session } from '@gumo/core/vocabulary';
-import { Actions } from '@ngrx/effects';
 import { Store } from '@ngrx/store';
-import { BehaviorSubject, Subject } from 'rxjs';
+import { BehaviorSubject } from 'rxjs';
 import { ApiProblem } from '../../common/api';
 import type { DayAnswer } from '@gumo/core/contract';
 import { DayActions, dayFeature } from '../../state/day';
@@ -57,7 +56,6 @@ async function open({ day, children = [ilse, kofi], query = {}, role, refusal }:
     },
     replies: { [`POST /days/${TODAY}/plan`]: { cards: 2, notes: ['Nothing fits at noon.'] } },
     providers: [
-      { provide: Actions, useValue: new Subject() },
       { provide: Starting, useValue: { start: started } },
       {
         provide: ActivatedRoute,
@@ -154,7 +152,6 @@ describe('today', () => {
   it('notes who is away by one tap, and not before the day is known', async () => {
     const place = await Place.open(Today, {
       children: [ilse],
-      providers: [{ provide: Actions, useValue: new Subject() }],
     });
     const here = await place.loader.getHarness(MatButtonToggleHarness.with({ text: /Ilse/ }));
     expect(await here.isDisabled()).toBe(true);

@@ -15,7 +15,6 @@ import type { Moment, PlanEntry } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
 import { format } from 'date-fns/format';
 import { map } from 'rxjs';
-import { Api } from '../../common/api';
 import { Clock } from '../../common/clock';
 import { Door } from '../../common/door';
 import { Icon } from '../../common/icon';
@@ -33,6 +32,7 @@ import { EntryCard, type EntryView } from './entry-card';
 import { GetReady } from './get-ready';
 import { RecordsNotice } from './records-notice';
 import { Suggestions } from './suggestions';
+import { Writes } from '../../state/writes';
 
 const NUMBER_WORDS = ['No', 'One', 'Two', 'Three', 'Four', 'Five', 'Six', 'Seven', 'Eight', 'Nine'];
 
@@ -67,7 +67,7 @@ export class Today {
   private readonly store = inject(Store);
   private readonly starting = inject(Starting);
   private readonly router = inject(Router);
-  private readonly api = inject(Api);
+  private readonly writes = inject(Writes);
   private readonly dialog = inject(MatDialog);
   protected readonly clock = inject(Clock);
   protected readonly door = inject(Door);
@@ -192,9 +192,15 @@ export class Today {
     this.planned.set(null);
     try {
       const body = { now: this.clock.time() };
-      const { cards, notes } = await this.api.send('POST', `/days/${day}/plan`, body, DayPlanned, {
-        loads: true,
-      });
+      const { cards, notes } = await this.writes.send(
+        'POST',
+        `/days/${day}/plan`,
+        body,
+        DayPlanned,
+        {
+          loads: true,
+        },
+      );
       const count = NUMBER_WORDS[cards] ?? String(cards);
       const text = `${count} ${plural(cards, 'card is', 'cards are')} planned for the rest of the day.`;
       this.planned.set({ text: [text, ...notes].join(' '), bad: false });

@@ -6,7 +6,7 @@ import {
 } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import { Store } from '@ngrx/store';
-import { Api } from '../../common/api';
+import { Writes } from '../../state/writes';
 import { Clock } from '../../common/clock';
 import { WeekActions } from '../../state/week';
 import type { PlanNews } from '@gumo/core/contract';
@@ -78,7 +78,7 @@ describe('a plan in the making', () => {
         { provide: Store, useValue: { dispatch: (one: unknown) => dispatched.push(one) } },
         { provide: Clock, useValue: { time: () => '09:00', today: signal('2026-03-10') } },
         {
-          provide: Api,
+          provide: Writes,
           useValue: {
             send: (method: string, path: string) => {
               sent.push(`${method} ${path}`);

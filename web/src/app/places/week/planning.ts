@@ -1,15 +1,15 @@
 import { DestroyRef, Injectable, computed, inject, signal } from '@angular/core';
 import { Store } from '@ngrx/store';
 import * as v from 'valibot';
-import { Api } from '../../common/api';
 import { Clock } from '../../common/clock';
 import { WeekActions } from '../../state/week';
 import { PlanJob, PlanNews } from '@gumo/core/contract';
+import { Writes } from '../../state/writes';
 
 /** A plan in the making: begun, followed, taken as it is, or stopped. */
 @Injectable()
 export class Planning {
-  private readonly api = inject(Api);
+  private readonly writes = inject(Writes);
   private readonly clock = inject(Clock);
   private readonly store = inject(Store);
   private source: EventSource | null = null;
@@ -29,7 +29,7 @@ export class Planning {
     this.message.set(null);
     try {
       const body = { now: this.clock.time() };
-      this.follow(await this.api.send('POST', `/weeks/${from}/plan`, body, PlanJob));
+      this.follow(await this.writes.send('POST', `/weeks/${from}/plan`, body, PlanJob));
     } catch (error) {
       this.say((error as Error).message, true);
     }
@@ -73,7 +73,7 @@ export class Planning {
     const job = this.job();
     if (!job) return;
     try {
-      await this.api.send(method, `/plans/${job.id}${path}`, {}, v.null());
+      await this.writes.send(method, `/plans/${job.id}${path}`, {}, v.null());
     } catch {
       // It has ended by itself in the meantime, and its last news say how.
     }

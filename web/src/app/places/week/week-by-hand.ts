@@ -12,12 +12,13 @@ import { Store } from '@ngrx/store';
 import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
 import * as v from 'valibot';
-import { Api, ApiProblem } from '../../common/api';
+import { ApiProblem } from '../../common/api';
 import { Conflicts } from '../../conflict/conflicts';
 import { householdFeature } from '../../state/household';
 import { WeekActions, weekFeature } from '../../state/week';
 import { Copied, MovedCard, type WeekDay } from '@gumo/core/contract';
 import type { CardMove } from './week-board';
+import { Writes } from '../../state/writes';
 
 /** Whatever is done by hand is followed by a load of the week. */
 const LOADS = { loads: true };
@@ -26,7 +27,7 @@ const LOADS = { loads: true };
 @Injectable()
 export class WeekByHand {
   private readonly store = inject(Store);
-  private readonly api = inject(Api);
+  private readonly writes = inject(Writes);
   private readonly conflicts = inject(Conflicts);
   private readonly announcer = inject(LiveAnnouncer);
   private readonly answer = this.store.selectSignal(weekFeature.selectAnswer);
@@ -63,7 +64,7 @@ export class WeekByHand {
     await this.work(async () => {
       const body = { version: entry.version, day };
       const path = `/weeks/${this.from}/cards/${entry.id}/move`;
-      const { notes } = await this.api.send('POST', path, body, MovedCard, LOADS);
+      const { notes } = await this.writes.send('POST', path, body, MovedCard, LOADS);
       const text = `${this.titleOf(entry)} is on ${name} now, and pinned there.`;
       this.tell([text, ...notes].join(' '), notes.length > 0);
     });
@@ -73,7 +74,7 @@ export class WeekByHand {
     await this.work(async () => {
       const body = { version: entry.version, activityId };
       const path = `/weeks/${this.from}/cards/${entry.id}/swap`;
-      const next = await this.api.send('POST', path, body, PlanEntrySchema, LOADS);
+      const next = await this.writes.send('POST', path, body, PlanEntrySchema, LOADS);
       this.chosen.set(next.id);
       this.tell(`${this.titleOf(next)} is there now.`);
     });
@@ -82,7 +83,7 @@ export class WeekByHand {
   async leaveEmpty(entry: PlanEntry): Promise<void> {
     await this.work(async () => {
       const path = `/weeks/${this.from}/cards/${entry.id}/empty`;
-      await this.api.send('POST', path, { version: entry.version }, v.null(), LOADS);
+      await this.writes.send('POST', path, { version: entry.version }, v.null(), LOADS);
       this.chosen.set(null);
       this.tell('The place stays empty.');
     });
@@ -91,7 +92,7 @@ export class WeekByHand {
   async ban(entry: PlanEntry): Promise<void> {
     await this.work(async () => {
       const body = { activityId: entry.activityId };
-      await this.api.send('POST', `/weeks/${this.from}/ban`, body, v.null(), LOADS);
+      await this.writes.send('POST', `/weeks/${this.from}/ban`, body, v.null(), LOADS);
       this.chosen.set(null);
       this.tell(`${this.titleOf(entry)} does not come this week.`);
     });
@@ -127,12 +128,14 @@ export class WeekByHand {
 
   async setPresence(one: { day: string; childId: string; away: boolean }): Promise<void> {
     this.store.dispatch(WeekActions.presenceSet(one));
-    await this.work(() => this.api.send('POST', `/weeks/${this.from}/away`, one, v.null(), LOADS));
+    await this.work(() =>
+      this.writes.send('POST', `/weeks/${this.from}/away`, one, v.null(), LOADS),
+    );
   }
 
   async copy(): Promise<void> {
     await this.work(async () => {
-      const { copied, left } = await this.api.send(
+      const { copied, left } = await this.writes.send(
         'POST',
         `/weeks/${this.from}/copy`,
         {},
@@ -154,7 +157,7 @@ export class WeekByHand {
     const sheet = this.answer()?.sheet;
     if (!sheet) return;
     const put = (to: WeekSheet): Promise<WeekSheet> =>
-      this.api.send('PUT', `/weeks/${to.from}`, change(to), WeekSheet, LOADS);
+      this.writes.send('PUT', `/weeks/${to.from}`, change(to), WeekSheet, LOADS);
     await this.work(async () => {
       try {
         await put(sheet);
