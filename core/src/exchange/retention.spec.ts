@@ -1,16 +1,16 @@
 import fc from 'fast-check';
 import { addDays } from '../vocabulary/index.js';
-import { type Copy, KEPT, backupNotice, copiesToDrop } from './index.js';
+import { type BackupFile, KEPT, backupNotice, backupsToDrop } from './index.js';
 
-const copyOn = (day: string, time = '09-00'): Copy => ({
+const copyOn = (day: string, time = '09-00'): BackupFile => ({
   name: `${day}-${time}`,
   day,
   at: `${day}T${time}`,
 });
-const daily = (from: string, days: number): Copy[] =>
+const daily = (from: string, days: number): BackupFile[] =>
   Array.from({ length: days }, (_, i) => copyOn(addDays(from, i)));
-const keptOf = (copies: readonly Copy[]): string[] => {
-  const dropped = new Set(copiesToDrop(copies));
+const keptOf = (copies: readonly BackupFile[]): string[] => {
+  const dropped = new Set(backupsToDrop(copies));
   return copies.filter((one) => !dropped.has(one)).map((one) => one.day);
 };
 
@@ -53,7 +53,7 @@ describe('which copies stay', () => {
 
   it('keep one a day, the last', () => {
     const copies = [copyOn('2026-03-10', '08-00'), copyOn('2026-03-10', '17-00')];
-    expect(copiesToDrop(copies).map((one) => one.at)).toEqual(['2026-03-10T08-00']);
+    expect(backupsToDrop(copies).map((one) => one.at)).toEqual(['2026-03-10T08-00']);
   });
 });
 

@@ -4,7 +4,7 @@ import { type Day, dayNumber, mondayOf } from '../vocabulary/index.js';
 /** How many copies stay: the newest of each of so many days, weeks and months that have any. */
 export const KEPT = { days: 7, weeks: 4, months: 12 } as const;
 
-export interface Copy {
+export interface BackupFile {
   readonly name: string;
   /** The day it was made. */
   readonly day: Day;
@@ -16,7 +16,7 @@ export interface Copy {
  * Which copies may go: those that are not the newest of one of the last seven days, four weeks or
  * twelve months that have any. The newest copy of all always stays, whatever the clock says.
  */
-export function copiesToDrop<T extends Copy>(copies: readonly T[]): T[] {
+export function backupsToDrop<T extends BackupFile>(copies: readonly T[]): T[] {
   const newestFirst = [...copies].sort((a, b) => b.at.localeCompare(a.at));
   const kept = new Set<string>();
   const keepFirstOfEach = (keyOf: (copy: T) => string, many: number): void => {

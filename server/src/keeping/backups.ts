@@ -1,6 +1,6 @@
 import { existsSync, mkdirSync, readdirSync, rmSync, statSync, statfsSync } from 'node:fs';
 import { basename, dirname, join } from 'node:path';
-import { type Copy, backupNotice, copiesToDrop } from '@gumo/core/exchange';
+import { type BackupFile, backupNotice, backupsToDrop } from '@gumo/core/exchange';
 import type { Logger } from 'pino';
 import { Problem, notFound } from '../problems.js';
 import { copyDatabase } from './copying.js';
@@ -8,7 +8,7 @@ import { copyDatabase } from './copying.js';
 /** Made of itself, asked for, or before something that changes everything. */
 export type BackupKind = 'daily' | 'asked' | 'before';
 
-export interface Backup extends Copy {
+export interface Backup extends BackupFile {
   readonly kind: BackupKind;
   readonly bytes: number;
 }
@@ -71,7 +71,7 @@ export function backupsOf(databasePath: string, now: () => Date = () => new Date
 
   function tidy(): void {
     const all = list();
-    const drop = copiesToDrop(all.filter((one) => one.kind === 'daily'));
+    const drop = backupsToDrop(all.filter((one) => one.kind === 'daily'));
     const before = all.filter((one) => one.kind === 'before').slice(MOST_BEFORE);
     for (const { name } of [...drop, ...before]) rmSync(join(folder, name), { force: true });
   }
@@ -97,7 +97,7 @@ export function backupsOf(databasePath: string, now: () => Date = () => new Date
   }
 
   function fileOf(name: string): string {
-    if (!list().some((one) => one.name === name)) throw notFound('copy');
+    if (!list().some((one) => one.name === name)) throw notFound('backup');
     return join(folder, name);
   }
 
