@@ -1,15 +1,21 @@
+import fc from 'fast-check';
 import {
   byTrial,
   chartQuestions,
   estimateCount,
+  farOff,
   fillFor,
   fillOf,
   grouped,
+  guessWords,
+  isSensible,
   jarHint,
   laidWell,
   leaning,
+  nearestOf,
   rangeWords,
   readAlong,
+  ruledOut,
   sortedBy,
   targetFor,
   materialMl,
@@ -79,5 +85,73 @@ describe('a basket and its chart', () => {
     expect(asked.every((one) => one.choices.includes(one.answer))).toBeTrue();
     expect(chartQuestions(columns, 1).some((one) => one.kind === 'more')).toBeFalse();
     expect(chartQuestions([], 10)).toEqual([]);
+  });
+});
+
+describe('guesses at a jar', () => {
+  const range = { low: 10, high: 60 };
+
+  it('are ruled out from the end that was chosen, whichever number is tapped', () => {
+    const fresh = { low: 1, high: 100 };
+    // 51 is too few: the upper half stays, though the middle of the chart lies the other way.
+    expect(ruledOut(fresh, 'low', 51)).toEqual({ low: 52, high: 100 });
+    expect(ruledOut(fresh, 'high', 51)).toEqual({ low: 1, high: 50 });
+    expect(ruledOut(range, 'low', 5)).toEqual({ low: 5, high: 60 });
+    expect(ruledOut(range, 'high', 80)).toEqual({ low: 10, high: 80 });
+    expect(ruledOut(range, 'low', 60)).toEqual(range);
+    expect(ruledOut(range, 'high', 10)).toEqual(range);
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 100 }),
+        fc.integer({ min: 1, max: 100 }),
+        fc.constantFrom('low' as const, 'high' as const),
+        fc.integer({ min: 1, max: 100 }),
+        (a, b, end, n) => {
+          const before = { low: Math.min(a, b), high: Math.max(a, b) };
+          const after = ruledOut(before, end, n);
+          expect(after.low).toBeLessThanOrEqual(after.high);
+          expect(end === 'low' ? after.high === before.high : after.low === before.low).toBeTrue();
+        },
+      ),
+    );
+  });
+
+  it('are far off by their number, else by the middle of their range; none is no guess', () => {
+    expect(farOff({ range, number: null }, 45)).toBe(10);
+    expect(farOff({ range, number: 44 }, 45)).toBe(1);
+    expect(farOff({ range: null, number: null }, 45)).toBeNull();
+    expect(guessWords({ range: null, number: null }, 45)).toBe('No guess was made.');
+    expect(guessWords({ range, number: 40 }, 45)).toBe(
+      '45 is inside, and the range was 51 numbers wide. The guess of 40 was 5 too low.',
+    );
+    expect(guessWords({ range: null, number: 45 }, 45)).toBe('The guess was just 45.');
+  });
+
+  it('name whoever lies nearest, several where they are as near, nobody where only one has guessed', () => {
+    const of = (number: number | null) => ({ range: null, number });
+    expect(
+      nearestOf(
+        [
+          ['k', of(40)],
+          ['m', of(50)],
+          ['s', of(10)],
+        ],
+        45,
+      ),
+    ).toEqual(['k', 'm']);
+    expect(
+      nearestOf(
+        [
+          ['k', of(40)],
+          ['m', of(null)],
+        ],
+        45,
+      ),
+    ).toEqual([]);
+  });
+
+  it('are sensible within a quarter, or two', () => {
+    expect([30, 34, 46, 51].map((n) => isSensible(n, 40))).toEqual([true, true, true, false]);
+    expect([3, 5, 7, 8].map((n) => isSensible(n, 5))).toEqual([true, true, true, false]);
   });
 });

@@ -1,3 +1,5 @@
+import type { Size } from './weigh-round.js';
+
 /** What a balance said of two things, by their places in the list. */
 export interface Weighing {
   readonly left: number;
@@ -137,6 +139,20 @@ export class BalanceOrder {
     place([], heads);
     return found;
   }
+}
+
+/**
+ * Which item of the skill a weighing is: plain where nothing speaks against it; close where the smaller
+ * one is the heavier, or neither went down.
+ */
+export function balanceItem(
+  heavier: Weighing['heavier'],
+  left: Size | null | undefined,
+  right: Size | null | undefined,
+): 'heavier-clear' | 'heavier-close' {
+  const [more, less] = heavier === 'left' ? [left, right] : [right, left];
+  const misleads = more === 'small' && less === 'large';
+  return heavier === 'same' || misleads ? 'heavier-close' : 'heavier-clear';
 }
 
 /** How many equal units hold a thing up: between two numbers until it is even or has turned. */

@@ -6,8 +6,6 @@ export type Side = 'lighter' | 'same' | 'heavier';
 export interface Weighed {
   readonly name: string;
   readonly grams: number;
-  /** Rough size in cubic millimeters; null where it is not known. */
-  readonly sizeMm3?: number | null;
 }
 
 /** The roundest first: of two that divide as evenly, the earlier is offered. */
@@ -78,8 +76,6 @@ export interface WeighedOrder {
   readonly order: readonly Weighed[];
   /** The two whose weights lie nearest to each other; null for fewer than two things. */
   readonly nearest: readonly [Weighed, Weighed] | null;
-  /** Why size misleads here; null where it does not, or is not known. */
-  readonly sizeAgainst: string | null;
 }
 
 export function orderOf(materials: readonly Weighed[]): WeighedOrder {
@@ -89,18 +85,7 @@ export function orderOf(materials: readonly Weighed[]): WeighedOrder {
     const [a, b] = [order[i - 1] as Weighed, order[i] as Weighed];
     if (!nearest || b.grams - a.grams < nearest[1].grams - nearest[0].grams) nearest = [a, b];
   }
-  return { order, nearest, sizeAgainst: sizeAgainst(order) };
-}
-
-function sizeAgainst(order: readonly Weighed[]): string | null {
-  const sized = order.filter((one) => one.sizeMm3 !== undefined && one.sizeMm3 !== null);
-  const heaviest = sized.at(-1);
-  const largest = sized.reduce<Weighed | undefined>(
-    (most, one) => ((one.sizeMm3 ?? 0) > (most?.sizeMm3 ?? 0) ? one : most),
-    undefined,
-  );
-  if (!heaviest || !largest || heaviest === largest) return null;
-  return `The largest is not the heaviest: ${heaviest.name} weighs more than ${largest.name}.`;
+  return { order, nearest };
 }
 
 /** True where the prediction did not come true. */

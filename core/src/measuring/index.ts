@@ -9,3 +9,5 @@ export * from './patterns.js';
 export * from './scale.js';
 export * from './shapes.js';
 export * from './units.js';
+export * from './weigh-round.js';
+export * from './weigh-words.js';

@@ -96,6 +96,65 @@ export function rangeVerdict(low: number, high: number, actual: number): RangeVe
   return actual > high ? 'above' : 'inside';
 }
 
+/** What somebody guesses: what is left of the chart, or one number, or both. */
+export interface JarGuess {
+  /** null while nothing was ruled out. */
+  readonly range: { readonly low: number; readonly high: number } | null;
+  /** null for no single number. */
+  readonly number: number | null;
+}
+
+/** A single guess is sensible within a quarter of what was counted, or two (common practice, no source). */
+const SENSIBLE_PART = 0.25;
+const SENSIBLE = 2;
+export const isSensible = (guess: number, actual: number): boolean =>
+  Math.abs(guess - actual) <= Math.max(SENSIBLE, SENSIBLE_PART * actual);
+
+/** How far a guess lies from what was counted: its number, else the middle of its range; null for none. */
+export function farOff({ range, number }: JarGuess, actual: number): number | null {
+  if (number !== null) return Math.abs(number - actual);
+  return range && Math.abs((range.low + range.high) / 2 - actual);
+}
+
+/** Who lies nearest, all of them where several do; empty where fewer than two have guessed. */
+export function nearestOf<K>(guesses: readonly (readonly [K, JarGuess])[], actual: number): K[] {
+  const far = guesses.flatMap(([key, guess]) => {
+    const off = farOff(guess, actual);
+    return off === null ? [] : [{ key, off }];
+  });
+  if (far.length < 2) return [];
+  const least = Math.min(...far.map(({ off }) => off));
+  return far.filter(({ off }) => off === least).map(({ key }) => key);
+}
+
+/** A tap on a number of the chart: it is ruled out with all beyond it; what was ruled out comes back. */
+export function ruledOut(
+  { low, high }: { readonly low: number; readonly high: number },
+  end: 'low' | 'high',
+  n: number,
+): { readonly low: number; readonly high: number } {
+  if (end === 'low') {
+    const next = n < low ? n : n + 1;
+    return next <= high ? { low: next, high } : { low, high };
+  }
+  const next = n > high ? n : n - 1;
+  return next >= low ? { low, high: next } : { low, high };
+}
+
+/** What a guess came to: "64 is inside, and the range was 12 numbers wide. The guess of 60 was 4 too low." */
+export function guessWords({ range, number }: JarGuess, actual: number): string {
+  const said = range ? [rangeWords(range.low, range.high, actual)] : [];
+  if (number !== null) {
+    const by = Math.abs(number - actual);
+    said.push(
+      by === 0
+        ? `The guess was just ${number}.`
+        : `The guess of ${number} was ${by} too ${number < actual ? 'low' : 'high'}.`,
+    );
+  }
+  return said.length === 0 ? 'No guess was made.' : said.join(' ');
+}
+
 /** "Inside, 21 numbers wide." */
 export function rangeWords(low: number, high: number, actual: number): string {
   const verdict = rangeVerdict(low, high, actual);

@@ -1,5 +1,6 @@
 import convert from 'convert-units';
 import {
+  balanceItem,
   BalanceOrder,
   MASS_UNITS,
   OFF_AFTER_MS,
@@ -79,14 +80,13 @@ describe('lighter or heavier', () => {
       'heavier',
     ]);
     const materials = [
-      { name: 'pillow', grams: 400, sizeMm3: 9e6 },
-      { name: 'stone', grams: 900, sizeMm3: 3e5 },
-      { name: 'cup', grams: 350, sizeMm3: 4e5 },
+      { name: 'pillow', grams: 400 },
+      { name: 'stone', grams: 900 },
+      { name: 'cup', grams: 350 },
     ];
-    const { order, nearest, sizeAgainst } = orderOf(materials);
+    const { order, nearest } = orderOf(materials);
     expect(order.map((one) => one.name)).toEqual(['cup', 'pillow', 'stone']);
     expect(nearest!.map((one) => one.name)).toEqual(['cup', 'pillow']);
-    expect(sizeAgainst).toContain('stone weighs more than pillow');
     expect([isSurprise('lighter', 'heavier'), isSurprise(null, 'heavier')]).toEqual([true, false]);
     expect(orderOf([]).nearest).toBeNull();
   });
@@ -203,5 +203,15 @@ describe('the balance', () => {
         { units: 3, down: 'units' },
       ]),
     ).toThrowError(RangeError);
+  });
+});
+
+describe('the item of a weighing', () => {
+  it('is close where the smaller one went down, or neither', () => {
+    expect(balanceItem('left', 'small', 'large')).toBe('heavier-close');
+    expect(balanceItem('right', 'large', 'small')).toBe('heavier-close');
+    expect(balanceItem('same', 'small', 'small')).toBe('heavier-close');
+    expect(balanceItem('right', 'small', 'large')).toBe('heavier-clear');
+    expect(balanceItem('left', null, undefined)).toBe('heavier-clear');
   });
 });

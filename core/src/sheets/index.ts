@@ -16,6 +16,7 @@ export { pictureFor } from './drawn.js';
 export { FACE_WORDS } from './faces.js';
 export { bingoBoards, crowdOf } from './games.js';
 export * from './for-activities.js';
+export * from './graph-paper.js';
 export * from './items.js';
 export { coinsFor } from './pair-cards.js';
 export * from './kind.js';

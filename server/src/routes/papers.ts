@@ -1,7 +1,9 @@
 import { conclude } from '@gumo/core/evidence';
 import {
   type Block,
+  GraphPaper,
   type Sheet,
+  graphPage,
   materialsLabels,
   stringPages,
   usualWish,
@@ -79,6 +81,11 @@ export function papersRoutes(context: Context): Router {
         : []),
     ];
     await send(response, 'get-ready', wordPages(paper(), title, blocks, measure));
+  });
+
+  /** A graph that lies on the table; nothing of it is kept. */
+  router.post('/graph.pdf', async (request: Request, response) => {
+    await send(response, 'graph', graphPage(paper(), checked(GraphPaper, request.body)));
   });
 
   router.get('/labels.pdf', async (_request, response) => {

@@ -76,6 +76,11 @@ export class Api {
     return this.ask(method, path, body, write);
   }
 
+  /** Has a file made of what is sent, such as a page to print. */
+  async file(path: string, body: unknown): Promise<Blob> {
+    return (await this.answer('POST', path, body)).blob();
+  }
+
   /** The one place where what comes is held against the contract. @throws NotUnderstood with the field */
   understood<S extends v.GenericSchema>(
     schema: S,
@@ -110,6 +115,17 @@ export class Api {
     body?: unknown,
     write?: string,
   ): Promise<unknown> {
+    const response = await this.answer(method, path, body, write);
+    return response.status === 204 ? null : response.json().catch(() => null);
+  }
+
+  /** A good answer, unread. @throws ApiProblem, Unreachable */
+  private async answer(
+    method: string,
+    path: string,
+    body?: unknown,
+    write?: string,
+  ): Promise<Response> {
     let response: Response;
     try {
       response = await fetch(`/api${path}`, {
@@ -127,10 +143,8 @@ export class Api {
     }
     if (response.status === NO_SERVER) throw new Unreachable();
     if (SHUT.includes(response.status)) this.shut.next(response.status);
-    if (response.status === 204) return null;
-    const answer: unknown = await response.json().catch(() => null);
-    if (response.ok) return answer;
-    const problem = v.safeParse(ProblemBody, answer);
+    if (response.ok) return response;
+    const problem = v.safeParse(ProblemBody, await response.json().catch(() => null));
     throw problem.success
       ? new ApiProblem(
           response.status,

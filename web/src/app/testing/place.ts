@@ -28,6 +28,9 @@ import { MaterialsActions, materialsFeature } from '../state/materials';
 import { weekFeature } from '../state/week';
 import { sendWrites } from '../state/writes';
 
+// A machine that does other things besides takes longer over a page; what hangs still fails.
+jasmine.DEFAULT_TIMEOUT_INTERVAL = 30_000;
+
 export const TODAY = '2026-03-10';
 const ID = '00000000-0000-4000-8000-0000000000';
 export const id = (n: number): string => `${ID}${String(n).padStart(2, '0')}`;

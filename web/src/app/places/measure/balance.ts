@@ -1,7 +1,22 @@
 import { LiveAnnouncer } from '@angular/cdk/a11y';
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  inject,
+  linkedSignal,
+  signal,
+} from '@angular/core';
 import { MatButton, MatIconButton } from '@angular/material/button';
-import { BalanceOrder, type Weighing, heftOf, heldBy, materialMl } from '@gumo/core/measuring';
+import {
+  BalanceOrder,
+  type Size,
+  type Weighing,
+  balanceItem,
+  heftOf,
+  heldBy,
+  materialMl,
+} from '@gumo/core/measuring';
 import { Store } from '@ngrx/store';
 import { Icon } from '../../common/icon';
 import { IconTip } from '../../common/icon-tip';
@@ -9,15 +24,22 @@ import { ChildSymbol } from '../../common/child-symbol';
 import { TOGGLES } from '../../common/toggle';
 import { listWords } from '../../common/words';
 import { materialsFeature } from '../../state/materials';
-import { MeasuringSession } from './measuring-session';
+import { ADULT, MeasuringSession } from './measuring-session';
 import { MeasuringParticipants } from './measuring-participants';
 import { MaterialField } from './material-field';
 
 type Heavier = Weighing['heavier'];
 type Down = 'material' | 'units' | 'even';
 
+interface OnBalance {
+  readonly name: string;
+  /** What it weighs on the balance on screen, in grams: made up. */
+  readonly grams: number;
+  /** null while nobody has said. */
+  readonly size: Size | null;
+}
+
 const MOST = 7;
-const CLOSE_PART = 0.15;
 const UNIT_G = 12;
 
 /** Two things, which is heavier; several in order with few weighings; how many units hold one up. */
@@ -45,8 +67,12 @@ export class BalanceTool {
   protected readonly sides: readonly Heavier[] = ['left', 'same', 'right'];
   protected readonly floor = Math.floor;
   protected readonly mode = signal<'materials' | 'units'>('materials');
-  protected readonly real = signal(false);
-  protected readonly materials = signal<readonly { name: string; grams: number }[]>([]);
+  /** A house that lists a balance weighs on it; the one on screen stands in where there is none. */
+  protected readonly real = linkedSignal(() =>
+    this.inHouse().some(({ name }) => /balance/i.test(name)),
+  );
+  protected readonly sizes: readonly Size[] = ['small', 'large'];
+  protected readonly materials = signal<readonly OnBalance[]>([]);
   protected readonly weighings = signal<readonly Weighing[]>([]);
   protected readonly offered = computed(() => this.inHouse().map((one) => one.name));
   /** More are not sorted in as few weighings as a child waits for. */
@@ -63,6 +89,8 @@ export class BalanceTool {
     const last = this.weighings().at(-1);
     return this.shown() !== null && last ? [last.left, last.right] : this.pair();
   });
+  /** What was kept of each weighing, in their order. */
+  private readonly kept: string[][] = [];
   protected readonly guesses = signal<Readonly<Record<string, Heavier>>>({});
 
   protected readonly words = computed(() => {
@@ -119,8 +147,12 @@ export class BalanceTool {
   protected add(name: string): void {
     const material = this.inHouse().find((one) => one.name === name);
     const ml = material ? materialMl(material.shape) : null;
-    this.materials.update((some) => [...some, { name, grams: heftOf(name, ml) }]);
+    this.materials.update((some) => [...some, { name, grams: heftOf(name, ml), size: null }]);
     this.shown.set(null);
+  }
+
+  protected resize(at: number, size: Size): void {
+    this.materials.update((some) => some.map((one, i) => (i === at ? { ...one, size } : one)));
   }
 
   protected remove(at: number): void {
@@ -150,20 +182,21 @@ export class BalanceTool {
     const heavier = found ?? (Math.abs(a - b) < 1 ? 'same' : a > b ? 'left' : 'right');
     this.shown.set(heavier);
     this.weighings.update((all) => [...all, { left, right, heavier }]);
-    this.keep(left, right, heavier, Math.abs(a - b) / Math.max(a, b, 1));
+    this.keep(left, right, heavier);
     void this.announcer.announce(this.sentence(left, right, heavier));
   }
 
-  private keep(left: number, right: number, heavier: Heavier, apart: number): void {
-    for (const { id: childId } of this.session.participants()) {
+  private keep(left: number, right: number, heavier: Heavier): void {
+    const kept: string[] = [];
+    for (const { id: childId } of this.session.guessers()) {
       const guess = this.guesses()[childId];
-      if (!guess) continue;
+      if (!guess || childId === ADULT.id) continue;
       const said = (side: Heavier): 'lighter' | 'same' | 'heavier' =>
         side === 'same' ? 'same' : side === 'left' ? 'heavier' : 'lighter';
-      this.session.note('balance', {
+      const noted = this.session.note('balance', {
         childId,
         skillId: 'which-more',
-        itemId: apart < CLOSE_PART ? 'heavier-close' : 'heavier-clear',
+        itemId: balanceItem(heavier, this.materials()[left]?.size, this.materials()[right]?.size),
         outcome: guess === heavier ? 'own' : 'not-yet',
         record: {
           kind: 'weigh',
@@ -174,11 +207,15 @@ export class BalanceTool {
           measuredGrams: null,
         },
       });
+      kept.push(noted);
     }
+    this.kept.push(kept);
     this.guesses.set({});
   }
 
+  /** The last weighing was not so: what was kept of it is taken back. */
   protected undo(): void {
+    for (const id of this.kept.pop() ?? []) this.session.takeBack(id);
     this.weighings.update((all) => all.slice(0, -1));
     this.shown.set(null);
   }

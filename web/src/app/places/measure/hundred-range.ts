@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input, model } from '@angular/core';
+import { ruledOut } from '@gumo/core/measuring';
 
 /** A hundred chart, or one to twenty, on which numbers are crossed out from both ends. */
 @Component({
@@ -15,12 +16,11 @@ import { ChangeDetectionStrategy, Component, computed, input, model } from '@ang
         low() +
         ' to ' +
         high() +
-        '; arrows move the low end, with Shift the high end'
+        '; arrows rule out from ' +
+        (end() === 'low' ? 'below' : 'above') +
+        ', with Shift from the other end'
       "
       (keydown)="key($event)"
-      (pointerup)="end = null"
-      (pointercancel)="end = null"
-      (pointerleave)="end = null"
     >
       @for (n of numbers(); track n) {
         <span
@@ -72,33 +72,28 @@ export class HundredRange {
   readonly low = model.required<number>();
   readonly high = model.required<number>();
   readonly top = input(100);
+  /** From which end a tap rules out: too few, or too many. */
+  readonly end = input<'low' | 'high'>('low');
   readonly actual = input<number | null>(null);
 
   protected readonly numbers = computed(() => Array.from({ length: this.top() }, (_, i) => i + 1));
-  protected end: 'low' | 'high' | null = null;
 
-  /** The nearer end follows the finger: what is touched is crossed out with all beyond it. */
+  /** What is touched is ruled out with all beyond it, from the end that was chosen. */
   protected touch(event: PointerEvent, n: number): void {
     (event.target as Element).releasePointerCapture(event.pointerId);
-    const { low, high } = { low: this.low(), high: this.high() };
-    this.end = n - low <= high - n ? 'low' : 'high';
-    this.set(n, true);
+    this.set(ruledOut({ low: this.low(), high: this.high() }, this.end(), n));
   }
 
   protected drag(event: PointerEvent, n: number): void {
-    if (event.buttons > 0 && this.end) this.set(n, false);
+    const { low, high } = { low: this.low(), high: this.high() };
+    // A finger that goes on rules out more; it brings nothing back on its way.
+    const isOut = n < low || n > high;
+    if (event.buttons > 0 && !isOut) this.set(ruledOut({ low, high }, this.end(), n));
   }
 
-  private set(n: number, tapped: boolean): void {
-    const [low, high] = [this.low(), this.high()];
-    if (this.end === 'low') {
-      // A tap on what is crossed out already brings it back.
-      const next = tapped && n < low ? n : n + 1;
-      if (next <= high) this.low.set(next);
-    } else {
-      const next = tapped && n > high ? n : n - 1;
-      if (next >= low) this.high.set(next);
-    }
+  private set({ low, high }: { readonly low: number; readonly high: number }): void {
+    if (low !== this.low()) this.low.set(low);
+    if (high !== this.high()) this.high.set(high);
   }
 
   protected key(event: KeyboardEvent): void {
@@ -108,7 +103,8 @@ export class HundredRange {
     const [low, high] = [this.low(), this.high()];
     const within = (n: number, least: number, most: number): number =>
       Math.min(most, Math.max(least, n));
-    if (event.shiftKey) this.high.set(within(high + by, low, this.top()));
+    const isHigh = (this.end() === 'high') !== event.shiftKey;
+    if (isHigh) this.high.set(within(high + by, low, this.top()));
     else this.low.set(within(low + by, 1, high));
   }
 }

@@ -14,38 +14,49 @@ import { MatInputModule } from '@angular/material/input';
 import { MatSelectModule } from '@angular/material/select';
 import {
   type Jar,
+  type JarGuess,
   byTrial,
   estimateCount,
   fillFor,
   fillOf,
   grouped,
+  guessWords,
+  isSensible,
+  jarHint,
+  nearestOf,
   rangeVerdict,
-  rangeWords,
   targetFor,
   materialMl,
   volumeMl,
 } from '@gumo/core/measuring';
 import { Store } from '@ngrx/store';
 import * as v from 'valibot';
+import { MeasuringAnswer } from '@gumo/core/contract';
 import { Api } from '../../common/api';
 import { FORM_FIELDS } from '../../common/form-field';
 import { ChildSymbol } from '../../common/child-symbol';
 import { TOGGLES } from '../../common/toggle';
 import { materialsFeature } from '../../state/materials';
 import { HundredRange } from './hundred-range';
-import { MeasuringSession } from './measuring-session';
+import { householdFeature } from '../../state/household';
+import { listWords } from '../../common/words';
+import { ADULT, type Measured, MeasuringSession } from './measuring-session';
 import { MeasuringParticipants } from './measuring-participants';
 
-const Hint = v.object({ hint: v.nullable(v.string()) });
+const Seen = v.pick(MeasuringAnswer, ['ranges']);
 
-interface Range {
-  readonly low: number;
-  readonly high: number;
-}
+type Range = NonNullable<JarGuess['range']>;
+type End = 'low' | 'high';
+const NO_GUESS: JarGuess = { range: null, number: null };
+const BY_WORDS: Readonly<Record<number, string>> = { 1: 'ones', 2: 'twos', 5: 'fives', 10: 'tens' };
+
+/** A range, and what was counted. */
+type Counted = Range & { readonly actual: number };
 
 const ACTIVITY = 'jar-range';
 const MOST = 100;
 const MOST_SIZE = 5000;
+const MOST_COUNTED = 1000;
 const TO_TWENTY = 20;
 const SIZE_WORDS = {
   diameterMm: 'across',
@@ -144,12 +155,34 @@ export class JarTool {
     return found;
   });
 
-  protected readonly ranges = signal<Readonly<Record<string, Range>>>({});
+  protected readonly guesses = signal<Readonly<Record<string, JarGuess>>>({});
+  /** From which end each guesser rules out. */
+  protected readonly ends = signal<Readonly<Record<string, End>>>({});
+  private readonly household = inject(Store).selectSignal(householdFeature.selectHousehold);
   protected readonly actual = signal<number | null>(null);
   protected readonly wrong = signal(false);
+  /** Whose single number is none; empty for nobody. */
+  protected readonly wrongGuess = signal('');
   /** Which measure of the jar or the cup cannot be; empty for none. */
   protected readonly wrongSize = signal('');
+  /** In what the child counted, as it did. */
   protected readonly by = signal(10);
+  protected readonly byWords = BY_WORDS;
+  /** Who came nearest; empty where the household does not name anybody. */
+  protected readonly nearest = computed(() => {
+    const actual = this.actual();
+    if (actual === null || !this.household()?.nameNearest) return '';
+    const guesses = this.session
+      .guessers()
+      .map(({ id, name }) => [name, this.guessOf(id)] as const);
+    const names = nearestOf(guesses, actual);
+    return names.length === 0 ? '' : `Nearest: ${listWords(names)}.`;
+  });
+  protected readonly canNote = computed(
+    () =>
+      this.actual() !== null &&
+      this.session.participants().some(({ id }) => this.guessOf(id) !== NO_GUESS),
+  );
   protected readonly groups = computed(() => {
     const n = this.actual();
     if (n === null) return [];
@@ -157,25 +190,36 @@ export class JarTool {
     return [...Array.from({ length: groups }, () => this.by()), ...(left > 0 ? [left] : [])];
   });
   protected readonly dots = Array.from({ length: MOST }, (_, i) => i);
-  private readonly kept = new Set<string>();
+  /** What was kept of this jar, by child and kind of guess. */
+  private readonly kept = new Map<string, { readonly id: string; readonly said: string }>();
 
-  /** What helps each guesser next, from the ranges of the last weeks. */
-  protected readonly hints = signal<Readonly<Record<string, string>>>({});
+  /** Ranges of the last weeks, by child; what was kept here comes behind them. */
+  private readonly past = signal<Readonly<Record<string, readonly Counted[]>>>({});
+  private readonly here = signal<Readonly<Record<string, Counted>>>({});
+  /** What helps each guesser next. */
+  protected readonly hints = computed(() =>
+    Object.fromEntries(
+      Object.entries(this.past()).map(([id, ranges]) => {
+        const last = this.here()[id];
+        return [id, jarHint(last ? [...ranges, last] : ranges) ?? ''];
+      }),
+    ),
+  );
 
   constructor() {
     this.session.wantTops(ACTIVITY);
     effect(() => {
-      for (const { id } of this.session.participants()) untracked(() => void this.loadHint(id));
+      for (const { id } of this.session.participants()) untracked(() => void this.loadPast(id));
     });
   }
 
-  private async loadHint(childId: string): Promise<void> {
-    if (childId in this.hints()) return;
-    this.hints.update((all) => ({ ...all, [childId]: '' }));
+  private async loadPast(childId: string): Promise<void> {
+    if (childId in this.past()) return;
+    this.past.update((all) => ({ ...all, [childId]: [] }));
     const seen = await this.api
-      .get(`/children/${childId}/details/measuring`, Hint)
-      .catch(() => ({ hint: null }));
-    this.hints.update((all) => ({ ...all, [childId]: seen.hint ?? '' }));
+      .get(`/children/${childId}/details/measuring`, Seen)
+      .catch(() => ({ ranges: [] }));
+    this.past.update((all) => ({ ...all, [childId]: seen.ranges }));
   }
 
   protected choose(id: string): void {
@@ -198,60 +242,109 @@ export class JarTool {
     if (isGood) this.trial.update((all) => ({ ...all, [name]: value }));
   }
 
-  protected rangeOf(childId: string): Range {
-    return this.ranges()[childId] ?? { low: 1, high: this.top() };
+  protected guessOf(id: string): JarGuess {
+    return this.guesses()[id] ?? NO_GUESS;
   }
 
-  protected setRange(childId: string, change: Partial<Range>): void {
-    this.ranges.update((all) => ({ ...all, [childId]: { ...this.rangeOf(childId), ...change } }));
+  protected rangeOf(id: string): Range {
+    return this.guessOf(id).range ?? { low: 1, high: this.top() };
+  }
+
+  protected setRange(id: string, change: Partial<Range>): void {
+    const range = { ...this.rangeOf(id), ...change };
+    this.guesses.update((all) => ({ ...all, [id]: { ...this.guessOf(id), range } }));
+  }
+
+  /** One number, for whoever would rather say one. */
+  protected setNumber(id: string, text: string): void {
+    const n = Number(text);
+    const isGood = text.trim() !== '' && Number.isInteger(n) && n >= 0 && n <= MOST_COUNTED;
+    this.wrongGuess.set(text.trim() === '' || isGood ? '' : id);
+    if (this.wrongGuess() === id) return;
+    const number = isGood ? n : null;
+    this.guesses.update((all) => ({ ...all, [id]: { ...this.guessOf(id), number } }));
+  }
+
+  protected chooseEnd(id: string, end: End): void {
+    this.ends.update((all) => ({ ...all, [id]: end }));
   }
 
   protected resize(small: boolean): void {
     this.small.set(small);
-    this.ranges.set({});
+    this.guesses.set({});
   }
 
   protected count(text: string): void {
     const n = Number(text);
-    const isGood = text.trim() !== '' && Number.isInteger(n) && n >= 1 && n <= 1000;
+    const isGood = text.trim() !== '' && Number.isInteger(n) && n >= 1 && n <= MOST_COUNTED;
     this.wrong.set(text.trim() !== '' && !isGood);
     this.actual.set(isGood ? n : null);
     if (isGood) void this.announcer.announce(`${n} in the jar`);
   }
 
-  protected words(childId: string): string {
+  protected words(id: string): string {
     const n = this.actual();
-    const { low, high } = this.rangeOf(childId);
-    return n === null ? `${low} to ${high}` : rangeWords(low, high, n);
+    const { range, number } = this.guessOf(id);
+    if (n !== null) return guessWords({ range, number }, n);
+    const said = range ? [`${range.low} to ${range.high}`] : [];
+    return [...said, ...(number === null ? [] : [`${number}`])].join(', ') || 'no guess yet';
   }
 
-  /** Every guesser's range is evidence for that child; a jar is kept once. */
+  /** Every child's guess is evidence for that child; where the count was corrected, what was kept is put right. */
   protected note(): void {
     const actual = this.actual();
     if (actual === null) return;
-    const skillId = actual <= TO_TWENTY ? 'estimate-20' : 'estimate-100';
-    const near = [...AMOUNTS[skillId]].sort(
-      (a, b) => Math.abs(a - actual) - Math.abs(b - actual),
-    )[0];
     for (const { id: childId } of this.session.participants()) {
-      if (this.kept.has(childId)) continue;
-      this.kept.add(childId);
-      const { low, high } = this.rangeOf(childId);
-      this.session.note(ACTIVITY, {
-        childId,
-        skillId,
-        itemId: `n${near}`,
-        outcome: rangeVerdict(low, high, actual) === 'inside' ? 'own' : 'not-yet',
-        materials: this.material() ? [this.material()?.id ?? ''] : [],
-        record: { kind: 'range', low, high, actual },
-      });
+      if (childId === ADULT.id) continue;
+      const { range, number } = this.guessOf(childId);
+      if (range) {
+        const inside = rangeVerdict(range.low, range.high, actual) === 'inside';
+        this.keep(`${childId}/range`, childId, actual, inside, { kind: 'range', ...range, actual });
+        this.here.update((all) => ({ ...all, [childId]: { ...range, actual } }));
+      }
+      if (number !== null) {
+        const record = { kind: 'guess' as const, predicted: number, actual };
+        this.keep(`${childId}/number`, childId, actual, isSensible(number, actual), record);
+      }
     }
     void this.announcer.announce('noted');
   }
 
+  private keep(
+    key: string,
+    childId: string,
+    actual: number,
+    isRight: boolean,
+    record: Measured['record'],
+  ): void {
+    const skillId = actual <= TO_TWENTY ? 'estimate-20' : 'estimate-100';
+    const near = [...AMOUNTS[skillId]].sort(
+      (a, b) => Math.abs(a - actual) - Math.abs(b - actual),
+    )[0];
+    const measured: Measured = {
+      childId,
+      skillId,
+      itemId: `n${near}`,
+      outcome: isRight ? 'own' : 'not-yet',
+      materials: this.material() ? [this.material()?.id ?? ''] : [],
+      note: `Counted by ${BY_WORDS[this.by()]}.`,
+      record,
+    };
+    const said = JSON.stringify(measured);
+    const before = this.kept.get(key);
+    if (before?.said === said) return;
+    if (before) this.session.takeBack(before.id);
+    this.kept.set(key, { id: this.session.note(ACTIVITY, measured), said });
+  }
+
   protected again(): void {
+    for (const [id, one] of Object.entries(this.here())) {
+      this.past.update((all) => ({ ...all, [id]: [...(all[id] ?? []), one] }));
+    }
+    this.here.set({});
     this.kept.clear();
-    this.ranges.set({});
+    this.guesses.set({});
+    this.ends.set({});
     this.actual.set(null);
   }
 }

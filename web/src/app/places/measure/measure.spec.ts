@@ -1,6 +1,7 @@
 import { TestBed } from '@angular/core/testing';
 import type { Observation } from '@gumo/core/vocabulary';
 import type { OutboxEntry } from '@gumo/core/contract';
+import { Printing } from '../../common/printing';
 import { Outbox } from '../../state/outbox';
 import { Place, aChild, aMaterial } from '../../testing/place';
 import { Measure } from './measure';
@@ -13,6 +14,14 @@ interface Opened {
   readonly parcels: OutboxEntry[];
   noted(): Observation[];
 }
+
+const aRange = (low: number, high: number) => ({
+  day: '2026-03-02',
+  low,
+  high,
+  actual: 40,
+  leaning: 0,
+});
 
 async function open(tool: string, participants: readonly string[] = []): Promise<Opened> {
   const parcels: OutboxEntry[] = [];
@@ -28,8 +37,8 @@ async function open(tool: string, participants: readonly string[] = []): Promise
       }),
     ],
     answers: {
-      [`/children/${kofi.id}/details/measuring`]: { hint: 'Inside again.' },
-      [`/children/${mirela.id}/details/measuring`]: { hint: null },
+      [`/children/${kofi.id}/details/measuring`]: { ranges: [aRange(30, 60), aRange(30, 60)] },
+      [`/children/${mirela.id}/details/measuring`]: { ranges: [] },
       ['/days/2026-03-10/tops/jar-range']: [
         { childId: kofi.id, top: 50 },
         { childId: mirela.id, top: 20 },
@@ -57,7 +66,11 @@ describe('measuring', () => {
     const { place, parcels, noted } = await open('weigh', ['Kofi']);
     for (const name of ['stone', 'sock', 'cup']) await add(place, name);
     await place.click('real scale', '[role=radio]');
+    // Nothing is offered from weights that nobody read.
+    expect(place.text).toContain('Weigh two or more');
     await place.fill(/^Lighter or heavier than/, '300');
+    const size = (material: string, words: string): Promise<void> =>
+      place.click(words, `[aria-label="How large is ${material}"] [role=radio]`);
     const say = (material: string, side: string): Promise<void> => {
       place.find(`[aria-label="Kofi on ${material}"] [aria-label="${side}"]`).click();
       return place.settle();
@@ -74,8 +87,12 @@ describe('measuring', () => {
     expect(place.text).toContain('a surprise');
     await say('sock', 'lighter');
     await weigh('sock', '40');
+    // Nobody has said how large they are: no item is made up.
+    expect(noted()).toEqual([]);
+    await size('stone', 'small');
+    await size('sock', 'small');
     expect(noted().map((one) => [one.itemId, one.outcome])).toEqual([
-      ['heavy-large', 'not-yet'],
+      ['heavy-small', 'not-yet'],
       ['light-small', 'help'],
     ]);
     expect(noted()[1]!.record).toEqual({
@@ -88,18 +105,38 @@ describe('measuring', () => {
     });
     // One session for both; it ends with the tool.
     expect(parcels.filter((one) => one.kind === 'session').length).toBe(1);
-    expect(place.all('.columns .heavier p')).toEqual(['stone 620 g']);
+    expect(place.all('.sides .heavier p')).toEqual(['stone 620 g']);
+    // A reading that was wrong is put right: what was kept is taken back, and kept as it was.
+    await weigh('sock', '12.9 oz');
+    expect(parcels.filter((one) => one.kind === 'voiding').map((one) => one.voiding)).toEqual([
+      jasmine.objectContaining({ observationId: noted()[1]!.id }),
+    ]);
+    expect(noted()[2]!.record).toEqual(
+      jasmine.objectContaining({ material: 'sock', measuredGrams: 12.9 * 28.349523125 }),
+    );
+    // Another mark is another round; the first one stays, and nothing is judged by the new mark.
+    const before = parcels.length;
     await place.fill(/^Lighter or heavier than/, '700');
-    expect(place.all('.columns .lighter p').length).toBe(2);
+    expect(place.all('.sides .lighter p')).toEqual([]);
+    expect(place.find('.earlier').textContent).toContain('Round 1: 300 g');
+    await say('stone', 'lighter');
+    expect(parcels.length).toBe(before);
+    await place.click(/^As before: stone/);
+    expect(place.all('.sides .lighter p')).toEqual(['stone 620 g']);
+    expect(noted().at(-1)!.record).toEqual(
+      jasmine.objectContaining({ dividingGrams: 700, predicted: 'lighter' }),
+    );
     place.fixture.destroy();
     expect(parcels.at(-1)!.kind).toBe('end');
   });
 
   it('refuses a dividing weight that is no number, and offers a round one', async () => {
     const { place } = await open('weigh');
+    await place.click('scale on screen', '[role=radio]');
     for (const name of ['stone', 'sock', 'cup', 'feather']) await add(place, name);
+    expect(place.text).toContain('The weights of the scale on screen are made up.');
     await place.fill(/^Lighter or heavier than/, '-3');
-    expect(place.find('[role=alert]').textContent).toContain('must be a number above 0');
+    expect(place.find('[role=alert]').textContent).toContain('must be a weight above 0');
     await place.click('Take it');
     expect(place.element.querySelector('[role=alert]')).toBeNull();
     expect(place.find<HTMLInputElement>('[inputmode=decimal]').value).toBe('100');
@@ -110,7 +147,8 @@ describe('measuring', () => {
     for (const name of ['stone', 'cup', 'sock']) await add(place, name);
     await place.click('stone', '[aria-label="Heavier, says Kofi"] button');
     await place.click('cup', '[aria-label="Heavier, says Mirela"] button');
-    for (let i = 0; i < 3 && place.text.includes('Remove'); i++) await place.click('Remove');
+    for (let i = 0; i < 3 && place.text.includes('Weigh them'); i++)
+      await place.click('Weigh them');
     expect(place.text).toContain('From light to heavy: sock, then cup, then stone.');
     expect(noted().map((one) => one.outcome)).toEqual(['own', 'not-yet']);
     await place.click('units against object', '[role=radio]');
@@ -125,11 +163,66 @@ describe('measuring', () => {
     const pans = (): string[] => place.all('.stage svg .hang text');
     const tilt = (): string => place.find('.stage .beam').style.transform;
     expect([pans(), tilt()]).toEqual([['stone', 'cup'], 'rotate(0deg)']);
-    await place.click('Remove');
+    await place.click('Weigh them');
     expect([pans(), tilt()]).toEqual([['stone', 'cup'], 'rotate(-9deg)']);
     await place.click('the same', '[aria-label="Heavier, says Kofi"] button');
     expect(tilt()).toBe('rotate(0deg)');
     expect(pans()).not.toEqual(['stone', 'cup']);
+  });
+
+  it('takes back what was kept of a weighing that was not so', async () => {
+    const { place, parcels, noted } = await open('balance', ['Kofi', 'You']);
+    await add(place, 'stone');
+    await add(place, 'pillow');
+    await place.click('small', '[aria-label="How large is stone"] [role=radio]');
+    await place.click('large', '[aria-label="How large is pillow"] [role=radio]');
+    await place.click('real balance', '[role=radio]');
+    await place.click('pillow', '[aria-label="Heavier, says Kofi"] button');
+    await place.click('stone', '[aria-label="Heavier, says You"] button');
+    await place.click('stone', '[aria-label="Which side went down"] button');
+    // What an adult guesses is no evidence.
+    expect(noted().map((one) => [one.childId, one.itemId, one.outcome])).toEqual([
+      [kofi.id, 'heavier-close', 'not-yet'],
+    ]);
+    await place.click('Undo the last one');
+    expect(parcels.at(-1)).toEqual(
+      jasmine.objectContaining({
+        kind: 'voiding',
+        voiding: jasmine.objectContaining({ observationId: noted()[0]!.id }),
+      }),
+    );
+  });
+
+  it('asks for heaviest and lightest before it shows them, and has the round printed', async () => {
+    const { place } = await open('weigh', ['Kofi']);
+    for (const name of ['stone', 'sock', 'cup']) await add(place, name);
+    await place.click('real scale', '[role=radio]');
+    await place.fill(/^Lighter or heavier than/, '300');
+    for (const [name, grams] of [
+      ['stone', '620'],
+      ['sock', '40'],
+      ['cup', '310'],
+    ]) {
+      const field = place.find<HTMLInputElement>(`[aria-label="Reading for ${name} in g"]`);
+      field.value = grams!;
+      field.dispatchEvent(new Event('change'));
+      await place.settle();
+    }
+    expect(place.text).not.toContain('From light to heavy');
+    await place.click('cup', '[aria-label="The heaviest"] [role=radio]');
+    await place.click('Show the order');
+    expect(place.all('.found p')).toEqual([
+      'Heaviest: you thought cup; it is stone.',
+      'From light to heavy: sock, cup, stone.',
+      'The heaviest: stone. The lightest: sock.',
+      'Nearest to each other: sock and cup, 270 g apart.',
+    ]);
+    const opened = spyOn(TestBed.inject(Printing), 'open').and.resolveTo();
+    await place.click('Print this round');
+    expect(opened).toHaveBeenCalledOnceWith(
+      '/papers/graph.pdf',
+      jasmine.objectContaining({ title: 'Lighter or heavier than 300 g' }),
+    );
   });
 
   it('says which reading and which measure cannot be, and keeps what stood there', async () => {
@@ -176,23 +269,44 @@ describe('measuring', () => {
     expect(noted()[0]!.outcome).toBe('not-yet');
   });
 
-  it('notes every range once, and brings up what helps next', async () => {
-    const { place, noted } = await open('jar', ['Kofi', 'Mirela']);
-    expect(place.text).toContain('Inside again.');
-    const chart = place.element.querySelector('[role=application]')!;
-    for (const key of ['ArrowDown', 'ArrowDown', 'ArrowDown']) {
-      chart.dispatchEvent(new KeyboardEvent('keydown', { key }));
-    }
+  it('keeps what was guessed and nothing else, and puts it right with the count', async () => {
+    const { place, parcels, noted } = await open('jar', ['Kofi', 'Mirela', 'You']);
+    expect(place.text).toContain('Inside again: could some more be crossed out?');
+    const touch = (who: string, n: number): Promise<void> => {
+      const chart = [...place.element.querySelectorAll('[role=application]')].find((one) =>
+        one.getAttribute('aria-label')!.startsWith(who),
+      )!;
+      const cell = chart.querySelectorAll('span')[n - 1]!;
+      Object.assign(cell, { releasePointerCapture: () => undefined });
+      cell.dispatchEvent(new PointerEvent('pointerdown', { bubbles: true }));
+      return place.settle();
+    };
+    // Too few is said first, and 51 of them are: what is left is the upper half.
+    await touch('Kofi', 51);
+    expect(place.text).toContain('52 to 100');
+    await place.click('too many', '[aria-label="What Kofi rules out"] [role=radio]');
+    await touch('Kofi', 81);
+    expect(place.text).toContain('52 to 80');
+    const one = place.find<HTMLInputElement>('[aria-label="One number, says You"]');
+    one.value = '70';
+    one.dispatchEvent(new Event('change'));
     await place.settle();
     await place.fill(/^Counted/, '20');
+    expect(place.text).toContain('20 is below the range, by 32');
+    // Mirela made no guess: nothing is inside, and nothing is kept of her.
+    expect(place.text).toContain('No guess was made.');
     await place.click('Note all');
     await place.click('Note all');
-    expect(noted().map((one) => [one.skillId, one.itemId, one.outcome])).toEqual([
-      ['estimate-20', 'n20', 'not-yet'],
-      ['estimate-20', 'n20', 'own'],
+    expect(noted().map((each) => [each.childId, each.itemId, each.outcome, each.note])).toEqual([
+      [kofi.id, 'n20', 'not-yet', 'Counted by tens.'],
     ]);
-    await place.click('5', '[role=radio]');
-    expect(place.element.querySelectorAll('.group').length).toBe(4);
+    await place.fill(/^Counted/, '62');
+    await place.click('fives', '[role=radio]');
+    await place.click('Note all');
+    expect(parcels.at(-2)!.kind).toBe('voiding');
+    expect(noted()[1]!.record).toEqual({ kind: 'range', low: 52, high: 80, actual: 62 });
+    expect(noted()[1]!.outcome).toBe('own');
+    expect(place.element.querySelectorAll('.group').length).toBe(13);
   });
 
   it('copies a grid, matches a row and finds a shadow, each noted once', async () => {

@@ -17,6 +17,14 @@ import { MeasuringSession } from './measuring-session';
           {{ child.name }}
         </mat-button-toggle>
       }
+      @if (withAdult()) {
+        <mat-button-toggle
+          [checked]="session.adult()"
+          (change)="session.adult.set(!session.adult())"
+        >
+          You
+        </mat-button-toggle>
+      }
       @if (session.noted() > 0) {
         <span class="noted" role="status">{{ session.noted() }} noted</span>
       }
@@ -43,5 +51,7 @@ import { MeasuringSession } from './measuring-session';
 })
 export class MeasuringParticipants {
   readonly words = input('Who takes part');
+  /** Whether an adult guesses beside the children. */
+  readonly withAdult = input(false);
   protected readonly session = inject(MeasuringSession);
 }

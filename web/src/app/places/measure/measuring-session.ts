@@ -17,7 +17,18 @@ export interface Measured {
   readonly outcome: Outcome;
   readonly record: CaptureRecord;
   readonly materials?: readonly string[];
+  /** In a few words, what else is to be known of it. */
+  readonly note?: string;
 }
+
+/** Somebody who guesses or predicts; of an adult nothing is kept. */
+export interface Guesser {
+  readonly id: string;
+  readonly name: string;
+  /** null for an adult. */
+  readonly symbol: Child['symbol'] | null;
+}
+export const ADULT: Guesser = { id: 'adult', name: 'You', symbol: null };
 
 /** Range of a child of whom nothing is known yet. */
 const USUAL_TOP = 10;
@@ -40,6 +51,12 @@ export class MeasuringSession {
   readonly participants = computed((): readonly Child[] =>
     this.here().filter((child) => this.chosen().includes(child.id)),
   );
+  /** Whether an adult guesses, too. */
+  readonly adult = signal(false);
+  readonly guessers = computed((): readonly Guesser[] => [
+    ...this.participants(),
+    ...(this.adult() ? [ADULT] : []),
+  ]);
   /** Records of the session that is on. */
   readonly noted = signal(0);
   private session: { readonly id: string; readonly activityId: string } | null = null;
@@ -79,13 +96,14 @@ export class MeasuringSession {
     return this.chosen().includes(childId);
   }
 
-  /** Keeps a try of a child. @param activityId what it belongs to */
-  note(activityId: string, { materials = [], ...measured }: Measured): void {
+  /** Keeps a try of a child. @param activityId what it belongs to; @returns what `takeBack` asks for */
+  note(activityId: string, { materials = [], ...measured }: Measured): string {
     const sessionId = this.begun(activityId, measured.childId);
+    const id = uuid();
     void this.outbox.put({
       kind: 'observation',
       observation: {
-        id: uuid(),
+        id,
         sessionId,
         activityId,
         at: this.clock.instant(),
@@ -95,11 +113,21 @@ export class MeasuringSession {
         reason: null,
         materials: [...materials],
         notedBy: '',
-        note: '',
         ...measured,
+        note: measured.note ?? '',
       },
     });
     this.noted.update((n) => n + 1);
+    return id;
+  }
+
+  /** What was kept was wrong: that is a further fact, and the first stays to be read. */
+  takeBack(observationId: string): void {
+    void this.outbox.put({
+      kind: 'voiding',
+      voiding: { id: uuid(), observationId, at: this.clock.instant(), notedBy: '' },
+    });
+    this.noted.update((n) => Math.max(0, n - 1));
   }
 
   private begun(activityId: string, childId: string): string {

@@ -1,100 +1,127 @@
-import { Injectable, inject, signal } from '@angular/core';
-import { type Side, isSurprise } from '@gumo/core/measuring';
-import { MeasuringSession } from './measuring-session';
+import { Injectable, computed, inject, signal } from '@angular/core';
+import {
+  type MassUnit,
+  type Prediction,
+  type Side,
+  type WeighRound,
+  type WeighedThing,
+  divideItem,
+  lastSaid,
+  looked,
+  markCorrected,
+  newRound,
+  predicted,
+  predictionKey,
+  seenSide,
+  withMark,
+  without,
+} from '@gumo/core/measuring';
+import { ADULT, type Measured, MeasuringSession } from './measuring-session';
 
 /** A thing that is to be weighed. */
-export interface OnTable {
+export interface OnTable extends WeighedThing {
   /** Its id among the materials; null for one that was typed. */
   readonly id: string | null;
-  readonly name: string;
-  /** What it weighs on the scale that stands in, in grams. */
+  /** What it weighs on the scale on screen, in grams: made up. */
   readonly heft: number;
-  readonly sizeMm3: number | null;
-  /** What the scale said, in grams; null before. */
-  readonly measured: number | null;
 }
 
-interface Prediction {
-  readonly first: Side;
-  /** A second one, after a surprise; the first stays beside it. */
-  readonly again: Side | null;
-}
-
-const NEAR_PART = 0.1;
-
-/** What each child predicted for each thing; once it is weighed, that is evidence for the child. */
+/** The rounds of weighing; what each child predicted and saw is evidence, and is put right where it was wrong. */
 @Injectable()
 export class WeighRecords {
   private readonly session = inject(MeasuringSession);
-  private readonly predictions = signal<Readonly<Record<string, Prediction>>>({});
-  /** Children to whom something came out otherwise since the beginning. */
-  private readonly surprised = signal<ReadonlySet<string>>(new Set());
-  private readonly kept = new Set<string>();
+  readonly rounds = signal<readonly WeighRound[]>([newRound()]);
+  readonly round = computed(() => this.rounds().at(-1) ?? newRound());
+  /** The round before, while nothing was seen in this one: its mark may have been mistyped. */
+  readonly canCorrectMark = computed(
+    () => this.rounds().length > 1 && this.round().seen.length === 0,
+  );
+  /** What was kept of each guesser and thing in each round. */
+  private readonly kept = new Map<string, { readonly id: string; readonly said: string }>();
 
-  private readonly keyOf = (childId: string, material: string): string => `${childId}/${material}`;
-
-  of(childId: string, material: string): Prediction | null {
-    return this.predictions()[this.keyOf(childId, material)] ?? null;
+  of(guesser: string, thing: string): Prediction | null {
+    return this.round().predictions[predictionKey(guesser, thing)] ?? null;
   }
 
-  last(childId: string, material: string): Side | null {
-    const found = this.of(childId, material);
-    return found && (found.again ?? found.first);
+  predict(
+    things: readonly OnTable[],
+    unit: MassUnit,
+    guesser: string,
+    thing: string,
+    side: Side,
+  ): void {
+    this.change((round) => predicted(round, things, unit, guesser, thing, side));
   }
 
-  /** Before a surprise a prediction is changed; after one, a second is put beside the first. */
-  predict(childId: string, material: string, side: Side): void {
-    const before = this.of(childId, material);
-    const next: Prediction =
-      before && this.surprised().has(childId) && side !== before.first
-        ? { ...before, again: side }
-        : { first: side, again: null };
-    this.predictions.update((all) => ({ ...all, [this.keyOf(childId, material)]: next }));
+  look(thing: string): void {
+    this.change((round) => looked(round, thing));
   }
 
-  forget(material: string): void {
-    this.predictions.update((all) =>
-      Object.fromEntries(Object.entries(all).filter(([key]) => !key.endsWith(`/${material}`))),
-    );
+  forget(thing: string): void {
+    this.change((round) => without(round, thing));
   }
 
-  /** Keeps what each child predicted for a thing that was weighed, once. */
-  keep(material: OnTable, divider: number, side: Side, all: readonly OnTable[]): void {
-    for (const { id: childId } of this.session.participants()) {
-      const found = this.of(childId, material.name);
-      const key = this.keyOf(childId, material.name);
-      if (!found || this.kept.has(key)) continue;
-      this.kept.add(key);
-      const last = found.again ?? found.first;
-      if (isSurprise(last, side)) this.surprised.update((some) => new Set([...some, childId]));
-      const right = last === side;
-      this.session.note('divide-weigh', {
-        childId,
-        skillId: 'divide-weight',
-        itemId: itemFor(material, divider, all),
-        outcome: !right ? 'not-yet' : found.again === null ? 'own' : 'help',
-        materials: material.id === null ? [] : [material.id],
-        record: {
-          kind: 'weigh',
-          material: material.name,
-          dividingGrams: divider,
-          predicted: found.first,
-          predictedAgain: found.again,
-          measuredGrams: material.measured,
-        },
-      });
-    }
+  setMark(mark: number | null): void {
+    this.rounds.update((rounds) => withMark(rounds, mark));
+  }
+
+  correctMark(): void {
+    this.rounds.update(markCorrected);
+  }
+
+  private change(by: (round: WeighRound) => WeighRound): void {
+    this.rounds.update((rounds) => [...rounds.slice(0, -1), by(rounds.at(-1) ?? newRound())]);
+  }
+
+  /** Keeps what was predicted and seen since; where a reading or mark was corrected, takes back what was kept. */
+  keep(things: readonly OnTable[], unit: MassUnit): void {
+    this.rounds().forEach((round, r) => {
+      for (const thing of things) {
+        for (const key of Object.keys(round.predictions)) {
+          const [childId = ''] = key.split('/');
+          if (key !== predictionKey(childId, thing.name) || childId === ADULT.id) continue;
+          const measured = measuredOf(round, childId, thing, unit);
+          if (measured) this.note(`${r}/${key}`, measured);
+        }
+      }
+    });
+  }
+
+  private note(key: string, measured: Measured): void {
+    const said = JSON.stringify(measured);
+    const before = this.kept.get(key);
+    if (before?.said === said) return;
+    if (before) this.session.takeBack(before.id);
+    this.kept.set(key, { id: this.session.note('divide-weigh', measured), said });
   }
 }
 
-/** Which of the skill's items a thing is: near the mark, or light or heavy, small or large. */
-function itemFor(material: OnTable, divider: number, all: readonly OnTable[]): string {
-  const grams = material.measured ?? 0;
-  if (Math.abs(grams - divider) <= NEAR_PART * divider) return 'near';
-  const isHeavy = grams > divider;
-  const sizes = all.flatMap((one) => one.sizeMm3 ?? []).sort((a, b) => a - b);
-  const middle = sizes[Math.floor(sizes.length / 2)];
-  const isLarge =
-    material.sizeMm3 === null || middle === undefined ? isHeavy : material.sizeMm3 >= middle;
-  return `${isHeavy ? 'heavy' : 'light'}-${isLarge ? 'large' : 'small'}`;
+/** What one child's prediction for one thing says; null while it was not seen, or its size not said. */
+function measuredOf(
+  round: WeighRound,
+  childId: string,
+  thing: OnTable,
+  unit: MassUnit,
+): Measured | null {
+  const side = seenSide(round, thing, unit);
+  const found = round.predictions[predictionKey(childId, thing.name)];
+  if (side === null || round.mark === null || !found) return null;
+  const itemId = divideItem(thing, round.mark);
+  if (itemId === null) return null;
+  const right = lastSaid(round, childId, thing.name) === side;
+  return {
+    childId,
+    skillId: 'divide-weight',
+    itemId,
+    outcome: !right ? 'not-yet' : found.again === null ? 'own' : 'help',
+    materials: thing.id === null ? [] : [thing.id],
+    record: {
+      kind: 'weigh',
+      material: thing.name,
+      dividingGrams: round.mark,
+      predicted: found.first,
+      predictedAgain: found.again,
+      measuredGrams: thing.grams,
+    },
+  };
 }

@@ -15,27 +15,34 @@ import {
   MASS_UNITS,
   OFF_AFTER_MS,
   SETTLE_MS,
+  SIDES,
   type MassUnit,
   type Reading,
   type Side,
+  type Size,
+  type WeighRound,
   type Weighed,
+  endWords,
   fromGrams,
   heftOf,
-  isSurprise,
+  materialMl,
   orderOf,
+  orderWords,
+  predictionWords,
   putOn,
+  readWeight,
   readingAt,
+  roundGraph,
   scaleOff,
   scaleStep,
-  sideOf,
+  seenSide,
+  sizeMisleads,
   suggestDivider,
+  surprises,
   switchOn,
   tareNow,
-  materialMl,
-  toGrams,
   weightWords,
 } from '@gumo/core/measuring';
-import type { Child } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
 import { Cell, type Column, DataTable } from '../../common/data-table';
 import { FORM_FIELDS } from '../../common/form-field';
@@ -45,18 +52,27 @@ import { ChildSymbol } from '../../common/child-symbol';
 import { TOGGLES } from '../../common/toggle';
 import { householdFeature } from '../../state/household';
 import { materialsFeature } from '../../state/materials';
-import { MeasuringSession } from './measuring-session';
+import { Printing } from '../../common/printing';
+import { type Guesser, MeasuringSession } from './measuring-session';
 import { MeasuringParticipants } from './measuring-participants';
 import { type OnTable, WeighRecords } from './weigh-records';
 import { MaterialField } from './material-field';
 
 const CAPACITY_G = 5000;
 const TICK_MS = 120;
-const SIDES: readonly { readonly side: Side; readonly words: string }[] = [
-  { side: 'lighter', words: 'lighter' },
-  { side: 'same', words: 'the same' },
-  { side: 'heavier', words: 'heavier' },
+const SIZES: readonly { readonly size: Size; readonly words: string }[] = [
+  { size: 'small', words: 'small' },
+  { size: 'large', words: 'large' },
 ];
+/** Before so many were seen, heaviest and lightest are no question. */
+const ASKED_FROM = 3;
+
+/** What is thought to be the heaviest and the lightest, before it is shown. */
+interface Ends {
+  readonly heaviest: string | null;
+  readonly lightest: string | null;
+  readonly shown: boolean;
+}
 
 /** Lighter or heavier than a chosen weight: heft, predict, weigh, put in a column. */
 @Component({
@@ -88,29 +104,43 @@ export class Weigh {
   private readonly household = this.store.selectSignal(householdFeature.selectHousehold);
   private readonly inHouse = this.store.selectSignal(materialsFeature.selectMaterials);
 
+  private readonly printing = inject(Printing);
+
   protected readonly sides = SIDES;
+  protected readonly sizes = SIZES;
+  protected readonly bothEnds = ['heaviest', 'lightest'] as const;
   protected readonly units = MASS_UNITS;
   protected readonly unit = linkedSignal<MassUnit>(() =>
     this.household()?.units === 'us' ? 'oz' : 'g',
   );
-  protected readonly real = signal(false);
+  /** A house that lists a scale weighs on it; the one on screen stands in where there is none. */
+  protected readonly real = linkedSignal(() => this.inHouse().some(({ use }) => use === 'scale'));
   protected readonly materials = signal<readonly OnTable[]>([]);
   protected readonly offered = computed(() => this.inHouse().map((one) => one.name));
   protected readonly names = computed(() => this.materials().map((one) => one.name));
   protected readonly tableColumns = computed((): readonly Column[] => [
     { id: 'material', words: 'Object' },
-    ...this.session.participants().map(({ id, name }) => ({ id, words: name })),
+    ...this.session.guessers().map(({ id, name }) => ({ id, words: name })),
     { id: 'weight', words: 'Weight' },
     { id: 'away', words: 'Take away', heard: true },
   ]);
-  /** The dividing weight in grams; null while none is chosen. */
-  protected readonly divider = signal<number | null>(null);
-  protected readonly suggestion = computed(() =>
-    suggestDivider(
-      this.materials().map((one) => ({ name: one.name, grams: one.measured ?? one.heft })),
-      this.unit(),
+  private readonly divider = computed(() => this.records.round().mark);
+  /** Rests on readings; on the scale on screen on the weights that it makes up. */
+  private readonly weights = computed((): Weighed[] =>
+    this.materials().flatMap(({ name, grams, heft }) =>
+      this.real() ? (grams === null ? [] : [{ name, grams }]) : [{ name, grams: grams ?? heft }],
     ),
   );
+  protected readonly suggestion = computed(() =>
+    this.divider() === null ? suggestDivider(this.weights(), this.unit()) : null,
+  );
+  /** Why no dividing weight is offered. */
+  protected readonly noSuggestion = computed(() => {
+    if (this.divider() !== null || this.suggestion() || this.materials().length < 2) return '';
+    return this.weights().length < 2
+      ? 'Weigh two or more, and a dividing weight that suits their readings is offered. Or type one of your own.'
+      : 'No round weight splits these well: put a much lighter or heavier one beside them.';
+  });
   protected readonly dividerShown = computed(() => {
     const grams = this.divider();
     return grams === null ? '' : String(Number(fromGrams(grams, this.unit()).toFixed(3)));
@@ -118,39 +148,56 @@ export class Weigh {
   protected readonly dividerWrong = signal(false);
   /** The thing whose reading was no number; empty for none. */
   protected readonly wrongReading = signal('');
+  /** What went wrong with a page; empty for nothing. */
+  protected readonly printFault = signal('');
 
-  protected readonly columns = computed(() => {
-    const divider = this.divider();
-    if (divider === null) return [];
-    return SIDES.map(({ side, words }) => ({
-      side,
-      words,
-      materials: this.materials().filter(
-        (one) => one.measured !== null && sideOf(one.measured, divider, this.unit()) === side,
-      ),
-    }));
-  });
-  private readonly weighed = computed((): Weighed[] =>
-    this.materials().flatMap((one) =>
-      one.measured === null ? [] : [{ name: one.name, grams: one.measured, sizeMm3: one.sizeMm3 }],
+  protected readonly columns = computed(() => this.columnsOf(this.records.round()));
+  /** Rounds that are over, the newest first. */
+  protected readonly earlier = computed(() =>
+    this.records
+      .rounds()
+      .slice(0, -1)
+      .map((round, i) => ({
+        round,
+        title: `Round ${i + 1}: ${round.mark === null ? '' : weightWords(round.mark, this.unit())}`,
+        columns: this.columnsOf(round),
+        lines: this.session
+          .guessers()
+          .flatMap((one) => predictionWords(round, this.materials(), one, this.unit()) || []),
+      }))
+      .reverse(),
+  );
+  private readonly seen = computed(() =>
+    this.materials().filter(
+      ({ name, grams }) => grams !== null && this.records.round().seen.includes(name),
     ),
   );
+  protected readonly seenNames = computed(() => this.seen().map((one) => one.name));
+  private readonly order = computed(() =>
+    orderOf(this.seen().map(({ name, grams }) => ({ name, grams: grams ?? 0 }))),
+  );
+  /** Asked anew with every thing that is seen. */
+  protected readonly ends = linkedSignal<string, Ends>({
+    source: () => this.seenNames().join('/'),
+    computation: () => ({ heaviest: null, lightest: null, shown: false }),
+  });
+  protected readonly asksEnds = computed(
+    () => this.seen().length >= ASKED_FROM && !this.ends().shown,
+  );
   protected readonly findings = computed((): string[] => {
-    const { order, nearest, sizeAgainst } = orderOf(this.weighed());
-    const [light, heavy] = [order[0], order.at(-1)];
-    if (!light || !heavy || order.length < 2) return [];
-    const found = [
-      `From light to heavy: ${order.map((one) => one.name).join(', ')}.`,
-      `The heaviest: ${heavy.name}. The lightest: ${light.name}.`,
+    const { heaviest, lightest, shown } = this.ends();
+    if (!shown) return [];
+    const { order } = this.order();
+    const said = [
+      ...(heaviest ? [endWords('heaviest', heaviest, order.at(-1)?.name ?? '')] : []),
+      ...(lightest ? [endWords('lightest', lightest, order[0]?.name ?? '')] : []),
     ];
-    if (nearest && order.length > 2) {
-      const apart = weightWords(nearest[1].grams - nearest[0].grams, this.unit());
-      found.push(
-        `Nearest to each other: ${nearest[0].name} and ${nearest[1].name}, ${apart} apart.`,
-      );
-    }
-    if (sizeAgainst) found.push(sizeAgainst);
-    return found;
+    const misleads = sizeMisleads(this.records.round(), this.materials(), this.unit());
+    return [
+      ...said,
+      ...orderWords(this.order(), this.unit()),
+      ...(misleads === '' ? [] : [misleads]),
+    ];
   });
 
   /** The scale that stands in for a real one. */
@@ -192,19 +239,21 @@ export class Weigh {
     return this.at();
   }
 
+  private columnsOf(round: WeighRound) {
+    if (round.mark === null) return [];
+    return SIDES.map(({ side, words }) => ({
+      side,
+      words,
+      materials: this.materials().filter((one) => seenSide(round, one, this.unit()) === side),
+    }));
+  }
+
   protected add(name: string): void {
     const material = this.inHouse().find((one) => one.name === name);
     const ml = material ? materialMl(material.shape) : null;
-    const heft = heftOf(name, ml);
     this.materials.update((some) => [
       ...some,
-      {
-        id: material?.id ?? null,
-        name,
-        heft,
-        sizeMm3: ml === null ? null : ml * 1000,
-        measured: null,
-      },
+      { id: material?.id ?? null, name, heft: heftOf(name, ml), size: null, grams: null },
     ]);
   }
 
@@ -215,20 +264,39 @@ export class Weigh {
   }
 
   protected setDivider(text: string): void {
-    const value = Number(text);
-    this.dividerWrong.set(text.trim() !== '' && !(value > 0 && Number.isFinite(value)));
+    const grams = readWeight(text, this.unit());
+    this.dividerWrong.set(text.trim() !== '' && !(grams !== null && grams > 0));
     if (this.dividerWrong()) return;
-    this.divider.set(text.trim() === '' ? null : toGrams(value, this.unit()));
+    this.take(grams);
   }
 
-  protected take(grams: number): void {
-    this.divider.set(grams);
+  protected take(grams: number | null): void {
+    this.records.setMark(grams);
     this.dividerWrong.set(false);
   }
 
-  protected predict(childId: string, material: OnTable, side: Side): void {
-    if (material.measured !== null) return;
-    this.records.predict(childId, material.name, side);
+  protected correctMark(): void {
+    this.records.correctMark();
+    this.records.keep(this.materials(), this.unit());
+  }
+
+  protected resize(material: OnTable, size: Size): void {
+    this.change(material.name, { size });
+    this.records.keep(this.materials(), this.unit());
+  }
+
+  private change(name: string, by: Partial<OnTable>): void {
+    this.materials.update((some) =>
+      some.map((one) => (one.name === name ? { ...one, ...by } : one)),
+    );
+  }
+
+  protected isSeen(material: OnTable): boolean {
+    return material.grams !== null && this.records.round().seen.includes(material.name);
+  }
+
+  protected predict(guesser: string, material: OnTable, side: Side): void {
+    this.records.predict(this.materials(), this.unit(), guesser, material.name, side);
   }
 
   protected press(what: 'on' | 'tare'): void {
@@ -251,39 +319,52 @@ export class Weigh {
   }
 
   protected typed(material: OnTable, text: string): void {
-    const value = Number(text);
-    const isGood = text.trim() !== '' && value >= 0 && Number.isFinite(value);
-    this.wrongReading.set(isGood ? '' : material.name);
-    if (isGood) this.weigh(material, toGrams(value, this.unit()));
+    const grams = readWeight(text, this.unit());
+    this.wrongReading.set(grams === null ? material.name : '');
+    if (grams !== null) this.weigh(material, grams);
   }
 
-  private weigh(material: OnTable, grams: number): void {
-    this.materials.update((some) =>
-      some.map((one) => (one.name === material.name ? { ...one, measured: grams } : one)),
-    );
-    const divider = this.divider();
+  /** A reading, or one that puts another right. */
+  protected weigh(material: OnTable, grams: number): void {
+    this.change(material.name, { grams });
+    this.records.look(material.name);
     const said = `${material.name}: ${weightWords(grams, this.unit())}`;
-    if (divider === null) {
-      void this.announcer.announce(said);
-      return;
-    }
-    const side = sideOf(grams, divider, this.unit());
-    void this.announcer.announce(`${said}, ${side === 'same' ? 'the same' : side}`);
-    this.records.keep({ ...material, measured: grams }, divider, side, this.materials());
+    const side = seenSide(this.records.round(), { ...material, grams }, this.unit());
+    const beside = SIDES.find((one) => one.side === side)?.words;
+    void this.announcer.announce(beside ? `${said}, ${beside}` : said);
+    this.records.keep(this.materials(), this.unit());
   }
 
-  protected weightOf(material: OnTable): string {
-    return material.measured === null ? '' : weightWords(material.measured, this.unit());
+  /** What stands in the field of a reading: the number as the scale says it. */
+  protected readingOf({ grams }: OnTable): string {
+    return grams === null ? '' : weightWords(grams, this.unit()).replace(/ .*/, '');
   }
 
-  protected surprised(childId: string, material: OnTable): boolean {
-    const [divider, { measured }] = [this.divider(), material];
-    if (divider === null || measured === null) return false;
-    const last = this.records.last(childId, material.name);
-    return isSurprise(last, sideOf(measured, divider, this.unit()));
+  protected weightOf({ grams }: OnTable): string {
+    return grams === null ? '' : weightWords(grams, this.unit());
   }
 
-  protected participantOf(id: string): Child | undefined {
-    return this.session.participants().find((child) => child.id === id);
+  protected surprised(guesser: string, material: OnTable): boolean {
+    return surprises(this.records.round(), guesser, material, this.unit());
+  }
+
+  protected guesserOf(id: string): Guesser | undefined {
+    return this.session.guessers().find((one) => one.id === id);
+  }
+
+  protected think(end: 'heaviest' | 'lightest', name: string): void {
+    this.ends.update((ends) => ({ ...ends, [end]: name }));
+  }
+
+  protected showEnds(): void {
+    this.ends.update((ends) => ({ ...ends, shown: true }));
+  }
+
+  protected async print(round: WeighRound): Promise<void> {
+    const graph = roundGraph(round, this.materials(), this.session.guessers(), this.unit());
+    this.printFault.set('');
+    await this.printing
+      .open('/papers/graph.pdf', graph)
+      .catch((error: unknown) => this.printFault.set((error as Error).message));
   }
 }
