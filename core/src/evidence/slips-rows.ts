@@ -83,7 +83,10 @@ const MOST_ADDED = 3;
 
 /** Gone on with wrongly; a row that was copied or matched is judged where its prompt is known. */
 function patternSlips({ unit, shown, answer }: RecordOf<'pattern'>): Slip[] {
-  const goesOn = unit.length > 0 && shown === 2 * unit.length && answer.length <= MOST_ADDED;
+  // A place that was pointed to is a number.
+  const isLaid = answer.every((one) => !/^\d+$/.test(one));
+  const goesOn =
+    unit.length > 0 && shown >= 2 * unit.length && answer.length <= MOST_ADDED && isLaid;
   if (!goesOn || answer.length === 0) return [];
   const wrong = answer.findIndex((one, i) => one !== unit[(shown + i) % unit.length]);
   if (wrong < 0) return [];

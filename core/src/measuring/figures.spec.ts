@@ -1,20 +1,27 @@
+import fc from 'fast-check';
 import {
   HALF_FIGURES,
   alikeCards,
   heftOf,
   UNIT_ORDER,
   bothSides,
+  GRID_LINES,
+  HINGE_PARTS,
+  hingeDegrees,
+  opposite,
+  picturesSeen,
   hardness,
   mayAsk,
   mirrorImages,
   reflected,
   repeatUnit,
-  seenInMirrors,
   smallestUnit,
-  snapHinge,
   unfolded,
+  MISTAKES,
+  growingRow,
+  rowsLike,
   withMistake,
-  wholePictures,
+  wrongWords,
 } from './index.js';
 
 describe('patterns', () => {
@@ -34,11 +41,82 @@ describe('patterns', () => {
   it('grow, hide a mistake, and are in the order of what is harder', () => {
     expect(repeatUnit(['a', 'a', 'b'], 7).join('')).toBe('aabaaba');
     expect([mayAsk(['a', 'b'], 3), mayAsk(['a', 'b'], 4)]).toEqual([false, true]);
-    expect(withMistake(['a', 'b', 'a'], 2, ['b', 'c']).join('')).toBe('aca');
     const hard = UNIT_ORDER.map((unit) => hardness([...unit]));
     expect(hard).toEqual([...hard].sort((a, b) => a - b));
     expect(hardness(['red', 'red', 'blue'])).toBe(1);
     expect(hardness([...'ABCD'])).toBeGreaterThan(Math.max(...hard));
+  });
+});
+
+describe('mistakes in patterns', () => {
+  const rows = (): string[][] => [
+    ...['AB', 'AAB', 'ABB', 'ABC', 'AABB', 'ABAC', 'ABCD'].map((unit) =>
+      repeatUnit([...unit], 3 * unit.length),
+    ),
+    growingRow(4),
+  ];
+
+  it('are made of the row’s own pieces, and mended at any of the places that count as right', () => {
+    for (const row of rows()) {
+      for (let place = 2; place < row.length; place++) {
+        for (const mistake of MISTAKES) {
+          const { row: wrong, places } = withMistake(row, place, mistake);
+          const where = `${row.join('')} ${mistake} at ${place}`;
+          expect(wrong.every((one) => row.includes(one)))
+            .withContext(where)
+            .toBeTrue();
+          expect(wrong.join('')).withContext(where).not.toBe(row.join(''));
+          expect(places.length).withContext(where).toBeGreaterThan(0);
+          for (const at of places) {
+            expect(at).withContext(where).toBeGreaterThanOrEqual(1);
+            expect(at).withContext(where).toBeLessThanOrEqual(wrong.length);
+          }
+          if (mistake === 'twice') {
+            for (const at of places)
+              expect(wrong.filter((_, i) => i !== at - 1).join(''))
+                .withContext(where)
+                .toBe(row.join(''));
+          }
+          if (mistake === 'left-out') {
+            // Put before or behind one of them, the piece is back.
+            const back = places.some((at) =>
+              [at - 1, at].some(
+                (i) =>
+                  [...wrong.slice(0, i), row[place - 1]!, ...wrong.slice(i)].join('') ===
+                  row.join(''),
+              ),
+            );
+            expect(back).withContext(where).toBeTrue();
+          }
+        }
+      }
+    }
+    expect(growingRow(3).join('')).toBe('ABABBABBB');
+    expect(() => withMistake(['A', 'B'], 1, 'twice')).toThrowError(RangeError);
+    expect(() => withMistake(['A', 'A'], 2, 'another')).toThrowError(RangeError);
+  });
+
+  it('are named at every length that is shown', () => {
+    for (const repeats of [2, 3, 4]) {
+      const shown = repeatUnit([...'ABB'], 3 * repeats);
+      expect(wrongWords(shown, ['B'], ['A'])).toContain(
+        'the first one is the one before, laid again',
+      );
+      expect(wrongWords(shown, ['A', 'C'], ['A', 'B'])).toContain('the second one is another');
+      expect(wrongWords(shown, ['A', 'B'], ['A', 'B'])).toBe('');
+    }
+  });
+
+  it('lie each in another place of rows that are nearly alike', () => {
+    fc.assert(
+      fc.property(fc.integer(), fc.integer({ min: 3, max: 6 }), (seed, length) => {
+        const row = repeatUnit([...'ABC'], length);
+        const like = rowsLike(row, ['A', 'B', 'C'], seed);
+        const off = like.map((one) => one.flatMap((piece, i) => (piece === row[i] ? [] : [i])));
+        expect(off.every((places) => places.length === 1)).toBeTrue();
+        expect(new Set(off.flat()).size).toBe(3);
+      }),
+    );
   });
 });
 
@@ -56,13 +134,16 @@ describe('mirrors', () => {
     for (let m = 2; m <= 12; m++) {
       const opening = 360 / m;
       const a = (opening * Math.PI) / 180;
-      expect(wholePictures(opening)).toBe(m);
+      expect(hingeDegrees(m)).toBe(opening);
       for (const [at, onMiddle] of [
         [opening / 2, true],
         [opening * 0.37, false],
       ] as const) {
         const images = mirrorImages(opening, at);
-        expect(images.length).withContext(`${m} at ${at}`).toBe(seenInMirrors(m, onMiddle));
+        // What is drawn are the pictures; the thing itself is counted with them.
+        expect(images.length + 1)
+          .withContext(`${m} at ${at}`)
+          .toBe(picturesSeen(m, onMiddle));
         const start = {
           x: 5 * Math.cos((at * Math.PI) / 180),
           y: 5 * Math.sin((at * Math.PI) / 180),
@@ -88,29 +169,43 @@ describe('mirrors', () => {
         }
       }
     }
-    expect([180, 120, 90, 72, 60, 45, 36, 30].map((a) => seenInMirrors(360 / a, true))).toEqual([
-      1, 2, 3, 4, 5, 7, 9, 11,
+    // Textbook optics: 360 degrees by the opening, the thing itself among them.
+    expect([180, 120, 90, 72, 60, 45, 36, 30].map((a) => picturesSeen(360 / a, true))).toEqual([
+      2, 3, 4, 5, 6, 8, 10, 12,
     ]);
-    expect(wholePictures(80)).toBeNull();
-    expect([snapHinge(88), snapHinge(80)]).toEqual([90, 80]);
+    expect([HINGE_PARTS[0]!, HINGE_PARTS.at(-1)!].map(hingeDegrees)).toEqual([180, 30]);
     expect(mirrorImages(80, 30).length).toBeGreaterThan(2);
   });
 
   it('check both sides of a line: pairs, and the first lone piece', () => {
-    const at = (side: 'left' | 'right', row: number, step: number, kind = 'disc') => ({
-      side,
-      row,
-      step,
-      kind,
+    const at = (row: number, column: number, kind = 'disc') => ({ row, column, kind });
+    const pieces = [at(0, 2), at(0, 3), at(1, 1), at(1, 4, 'peg')];
+    expect(bothSides('upright', 6, pieces)).toEqual({ pairs: 1, lone: pieces[2]! });
+    expect(bothSides('upright', 6, pieces.slice(0, 2))).toEqual({ pairs: 1, lone: null });
+    expect(bothSides('level', 4, [at(0, 1), at(3, 1)])).toEqual({ pairs: 1, lone: null });
+    expect(bothSides('slanting', 4, [at(0, 1), at(1, 0), at(2, 2)])).toEqual({
+      pairs: 2,
+      lone: null,
     });
-    const pieces = [
-      at('left', 0, 1),
-      at('right', 0, 1),
-      at('left', 1, 2),
-      at('right', 1, 2, 'peg'),
-    ];
-    expect(bothSides(pieces)).toEqual({ pairs: 1, lone: pieces[2]! });
-    expect(bothSides(pieces.slice(0, 2))).toEqual({ pairs: 1, lone: null });
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...GRID_LINES),
+        fc.integer({ min: 2, max: 4 }),
+        fc.array(fc.tuple(fc.nat(7), fc.nat(7), fc.constantFrom('a', 'b')), { maxLength: 12 }),
+        (line, halfSize, some) => {
+          const size = 2 * halfSize;
+          const laid = new Map<string, ReturnType<typeof at>>();
+          for (const [r, c, kind] of some) {
+            const here = at(r % size, c % size, kind);
+            const there = { ...opposite(line, size, here), kind };
+            expect(opposite(line, size, there)).toEqual({ row: here.row, column: here.column });
+            for (const one of [here, there]) laid.set(`${one.row}/${one.column}`, one);
+          }
+          // Every piece laid with its like over the line: both sides are the same.
+          expect(bothSides(line, size, [...laid.values()]).lone).toBeNull();
+        },
+      ),
+    );
     const half = [
       { x: 0, y: 0 },
       { x: 3, y: 4 },

@@ -4,31 +4,20 @@ export interface Point {
   readonly y: number;
 }
 
-/** Degrees at which two hinged mirrors show whole pictures: 360 over 2 to 12. */
-export const HINGE_ANGLES: readonly number[] = Array.from({ length: 11 }, (_, i) => 360 / (i + 2));
-const SNAP_DEGREES = 3;
+/** Into so many equal parts two hinged mirrors part the round; between them no picture is whole. */
+export const HINGE_PARTS: readonly number[] = Array.from({ length: 11 }, (_, i) => i + 2);
+/** How far they are open then, in degrees. */
+export const hingeDegrees = (parts: number): number => 360 / parts;
 const SAME = 1e-6;
 /** More mirror pictures than this cannot be told apart, and are not drawn. */
 const MOST_IMAGES = 40;
 
-/** The nearest angle with whole pictures, where one is near; else the angle itself. */
-export function snapHinge(degrees: number): number {
-  const near = HINGE_ANGLES.find((one) => Math.abs(one - degrees) <= SNAP_DEGREES);
-  return near ?? degrees;
-}
-
-/** m where 360 / angle is the whole number m; null between. */
-export function wholePictures(degrees: number): number | null {
-  const m = Math.round(360 / degrees);
-  return Math.abs(360 / m - degrees) < SAME ? m : null;
-}
-
 /**
- * Pictures in the mirrors for a hinge with m whole parts: m - 1; m where m is odd and the thing stands
- * off the middle (textbook optics).
+ * How many are seen with the thing itself, the mirrors parting the round into so many: as many; one more
+ * where their number is odd and the thing stands off the middle (textbook optics).
  */
-export const seenInMirrors = (m: number, onMiddle: boolean): number =>
-  m % 2 === 1 && !onMiddle ? m : m - 1;
+export const picturesSeen = (parts: number, onMiddle: boolean): number =>
+  parts % 2 === 1 && !onMiddle ? parts + 1 : parts;
 
 /** A picture in the mirrors: a point at angle t goes to turn + t, or to turn - t where it is flipped. */
 export interface MirrorImage {
@@ -82,29 +71,53 @@ export function mirrorImages(opening: number, at: number): MirrorImage[] {
   return found;
 }
 
-/** A piece laid on one side of a line that runs up and down; `step` counts away from it, from 1. */
+/** Where the line of a grid lies: up and down, from side to side, or from the upper left corner down. */
+export const GRID_LINES = ['upright', 'level', 'slanting'] as const;
+export type GridLine = (typeof GRID_LINES)[number];
+
+/** A piece laid on a grid; rows and columns count from 0. */
 export interface Laying {
-  readonly side: 'left' | 'right';
   readonly row: number;
-  readonly step: number;
+  readonly column: number;
   readonly kind: string;
+}
+type Place = Pick<Laying, 'row' | 'column'>;
+
+/** The place that lies opposite over the line; itself for a place on a slanting line. @param size of the grid */
+export function opposite(line: GridLine, size: number, { row, column }: Place): Place {
+  switch (line) {
+    case 'upright':
+      return { row, column: size - 1 - column };
+    case 'level':
+      return { row: size - 1 - row, column };
+    case 'slanting':
+      return { row: column, column: row };
+  }
 }
 
 export interface BothSides {
+  /** Pairs over the line; a piece that lies on it is one by itself. */
   readonly pairs: number;
-  /** The first piece without its like across the line, from the top and from the line; null for none. */
+  /** The first piece without its like across the line, from the top and the left; null for none. */
   readonly lone: Laying | null;
 }
 
 /** Whether both sides of a line are the same: how many pairs, and the first lone piece. */
-export function bothSides(pieces: readonly Laying[]): BothSides {
-  const keyOf = ({ row, step, kind }: Laying): string => `${row}/${step}/${kind}`;
-  const on = (side: Laying['side']): Set<string> =>
-    new Set(pieces.filter((one) => one.side === side).map(keyOf));
-  const [left, right] = [on('left'), on('right')];
-  const alone = pieces.filter((one) => !(one.side === 'left' ? right : left).has(keyOf(one)));
-  const [lone = null] = [...alone].sort((p, q) => p.row - q.row || p.step - q.step);
-  return { pairs: [...left].filter((one) => right.has(one)).length, lone };
+export function bothSides(line: GridLine, size: number, pieces: readonly Laying[]): BothSides {
+  const kinds = new Map(pieces.map(({ row, column, kind }) => [`${row}/${column}`, kind]));
+  const isPaired = (one: Laying): boolean => {
+    const { row, column } = opposite(line, size, one);
+    return kinds.get(`${row}/${column}`) === one.kind;
+  };
+  const paired = pieces.filter(isPaired);
+  const onLine = paired.filter((one) => {
+    const { row, column } = opposite(line, size, one);
+    return row === one.row && column === one.column;
+  });
+  const [lone = null] = pieces
+    .filter((one) => !isPaired(one))
+    .sort((p, q) => p.row - q.row || p.column - q.column);
+  return { pairs: (paired.length + onLine.length) / 2, lone };
 }
 
 /** The whole figure that opens from a half that was cut along a fold at x = 0. */

@@ -14,6 +14,13 @@ const half = (...flat: number[]): Point[] =>
     y: flat[2 * i + 1] ?? 0,
   }));
 
+/** A half circle of straight pieces. @param top its upper end; @param r its radius */
+const halfRound = (top: number, r: number): Point[] =>
+  Array.from({ length: 13 }, (_, i) => {
+    const t = (Math.PI * i) / 12;
+    return { x: i % 12 === 0 ? 0 : r * Math.sin(t), y: top + r - r * Math.cos(t) };
+  });
+
 /** Own drawings, each cut from a fold or finished across a line. */
 export const HALF_FIGURES: readonly HalfFigure[] = [
   {
@@ -66,6 +73,26 @@ export const HALF_FIGURES: readonly HalfFigure[] = [
       0,
       9.6,
     ),
+  },
+  { id: 'hole', name: 'a round hole', half: halfRound(2.6, 3.4) },
+];
+
+/** Figures that are an item of the skill: what opens is asked of these, and shown of the others. */
+export const ASKED_FIGURES: readonly string[] = ['hole', 'heart', 'leaf', 'house'];
+
+/** Outlines to lay a body, a face or a butterfly on, the same on both sides of an upright line; on 24 x 24. */
+export const LINE_OUTLINES: readonly { readonly id: string; readonly path: string }[] = [
+  {
+    id: 'body',
+    path: 'M12 1.5a3 3 0 0 1 0 6a3 3 0 0 1 0-6ZM12 7.500C15 7.500 16.500 8.200 17.500 9.500L22 14.200L20.200 16L16 12.500L16.500 22.500H13L12 15.500L11 22.500H7.500L8 12.500L3.800 16L2 14.200L6.500 9.500C7.500 8.200 9 7.500 12 7.500Z',
+  },
+  {
+    id: 'face',
+    path: 'M12 2.500C17 2.500 20.500 6.500 20.500 12C20.500 17.500 17 22 12 22C7 22 3.500 17.500 3.500 12C3.500 6.500 7 2.500 12 2.500ZM3.500 10C1.500 9.600 1.500 14.400 3.600 14M20.500 10C22.500 9.600 22.500 14.400 20.400 14',
+  },
+  {
+    id: 'butterfly',
+    path: 'M12 6V20M12 8C14 3 19 1.500 22 3C23.500 7 21 11.500 16 12.500C20 13 21.500 17 19.500 20.500C16 22 13.500 19 12 15.500C10.500 19 8 22 4.500 20.500C2.500 17 4 13 8 12.500C3 11.500 0.500 7 2 3C5 1.500 10 3 12 8ZM12 6C11 4.500 10 3.600 8.600 3M12 6C13 4.500 14 3.600 15.400 3',
   },
 ];
 

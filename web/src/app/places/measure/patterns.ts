@@ -5,14 +5,18 @@ import { MatRipple } from '@angular/material/core';
 import {
   DRAWINGS,
   type Drawing,
+  MISTAKES,
   UNIT_ORDER,
   alikeCards,
   firstWrongPlace,
+  growingRow,
   lettersOf,
   mayAsk,
   repeatUnit,
+  rowsLike,
   smallestUnit,
   withMistake,
+  wrongWords,
 } from '@gumo/core/measuring';
 import { seeded, shuffled } from '@gumo/core/numbers';
 import { TOGGLES } from '../../common/toggle';
@@ -32,8 +36,15 @@ const MODES: readonly { readonly id: Mode; readonly words: string }[] = [
 export const TOKENS = ['A', 'B', 'C', 'D'] as const;
 const REPEATS = { least: 2, most: 4 } as const;
 const CUTS = 3;
-const MATCHED = 5;
-const ORDINALS = ['first', 'second', 'third'] as const;
+const GROWING = 4;
+/** Lengths of rows to match. */
+const LENGTHS = [3, 4, 5, 6] as const;
+/** A pattern laid again of something else. */
+const OTHER_SET: Readonly<Record<TokenSet, TokenSet>> = {
+  shapes: 'pictures',
+  beads: 'pictures',
+  pictures: 'beads',
+};
 
 /** Patterns: what repeats, what comes next, what is wrong; grids and rows copied, shadows found. */
 @Component({
@@ -48,7 +59,7 @@ export class Patterns {
   protected readonly session = inject(MeasuringSession);
 
   protected readonly modes = MODES;
-  protected readonly units = UNIT_ORDER;
+  protected readonly units = [...UNIT_ORDER, 'ABCD'] as const;
   protected readonly tokens = TOKENS;
   protected readonly sets = TOKEN_SETS;
   protected readonly set = signal<TokenSet>('shapes');
@@ -70,16 +81,17 @@ export class Patterns {
   protected readonly placed = signal<readonly string[]>([]);
   protected readonly isReady = computed(() => mayAsk(this.unit(), this.shown()));
 
-  protected readonly mistake = computed(
-    () => 2 + Math.floor(seeded(this.seed())() * Math.min(5, this.row().length - 2)),
-  );
-  protected readonly mistaken = computed(() =>
-    withMistake(
-      this.row(),
-      this.mistake(),
-      TOKENS.filter((one) => !this.unit().includes(one)),
-    ),
-  );
+  /** Whether the row to be mended grows: A B, A B B, A B B B. */
+  protected readonly grows = signal(false);
+  /** A piece of the row in the wrong place, laid twice, or left out. */
+  protected readonly mistaken = computed(() => {
+    const row = this.grows() ? growingRow(GROWING) : this.row();
+    const random = seeded(this.seed());
+    const place = 2 + Math.floor(random() * (Math.min(row.length, 8) - 3));
+    const isPlain = new Set(row).size < 2;
+    const mistake = MISTAKES[this.seed() % MISTAKES.length] ?? 'another';
+    return isPlain ? null : { place, ...withMistake(row, place, mistake) };
+  });
   protected readonly pointed = signal<number | null>(null);
 
   protected readonly size = signal<2 | 3>(2);
@@ -90,15 +102,28 @@ export class Patterns {
   protected readonly grid = signal<readonly (string | null)[]>([]);
   protected readonly held = signal<string>('A');
 
+  protected readonly lengths = LENGTHS;
+  protected readonly matched = signal<number>(5);
+  /** Whether the same pattern is sought, laid of something else; else the very same row. */
+  protected readonly byPattern = signal(false);
+  protected readonly amongSet = computed(() =>
+    this.byPattern() ? OTHER_SET[this.set()] : this.set(),
+  );
   protected readonly sought = computed(() => {
+    if (this.byPattern()) {
+      const unit = UNIT_ORDER[this.seed() % UNIT_ORDER.length] ?? 'AB';
+      return repeatUnit([...unit], LENGTHS[LENGTHS.length - 1] ?? 6);
+    }
     const random = seeded(this.seed() * 13);
-    return Array.from({ length: MATCHED }, () => TOKENS[Math.floor(random() * 3)] ?? 'A');
+    const row = Array.from(
+      { length: this.matched() },
+      () => TOKENS[Math.floor(random() * 3)] ?? 'A',
+    );
+    return new Set(row).size > 1 ? row : [...row.slice(1), row[0] === 'A' ? 'B' : 'A'];
   });
   protected readonly among = computed(() => {
     const row = this.sought();
-    const other = (at: number): string[] =>
-      row.map((one, i) => (i === at ? (TOKENS.find((token) => token !== one) ?? 'A') : one));
-    return shuffled([row, other(1), other(3), other(4)], this.seed());
+    return shuffled([row, ...rowsLike(row, TOKENS.slice(0, 3), this.seed())], this.seed());
   });
 
   protected readonly shadows = signal(true);
@@ -165,22 +190,16 @@ export class Patterns {
     if (this.placed().length >= this.asked()) return;
     this.placed.update((some) => [...some, token]);
     if (this.placed().length < this.asked()) return;
-    const wrong = firstWrongPlace(this.placed(), this.right());
+    const wrong = wrongWords(this.row(), this.placed(), this.right());
     const letters = this.letters().toLowerCase();
     const known = (UNIT_ORDER as readonly string[]).includes(this.letters());
-    this.tell(
-      wrong === null,
-      wrong === null
-        ? 'That goes on.'
-        : `Say the row aloud together: the ${ORDINALS[wrong - 1]} one is another.`,
-      {
-        skillId: 'pattern-next',
-        itemId: known ? `${letters}-${this.asked()}` : 'ab-1',
-        unit: this.unit(),
-        shown: this.shown(),
-        answer: this.placed(),
-      },
-    );
+    this.tell(wrong === '', wrong === '' ? 'That goes on.' : wrong, {
+      skillId: 'pattern-next',
+      itemId: known ? `${letters}-${this.asked()}` : 'ab-1',
+      unit: this.unit(),
+      shown: this.shown(),
+      answer: this.placed(),
+    });
   }
 
   protected takeBack(): void {
@@ -189,16 +208,20 @@ export class Patterns {
   }
 
   protected point(place: number): void {
+    const mistaken = this.mistaken();
+    if (!mistaken) return;
     this.pointed.set(place);
-    const right = place === this.mistake();
+    const right = mistaken.places.includes(place);
     this.tell(
       right,
-      right ? 'That is the one.' : 'Say the row aloud together, from the beginning.',
+      right
+        ? `That is the one. ${mistaken.words}`
+        : 'Say the row aloud together, from the beginning.',
       {
         skillId: 'pattern-fix',
-        itemId: `place-${Math.min(6, this.mistake())}`,
-        unit: this.unit(),
-        shown: this.shown(),
+        itemId: `place-${Math.min(6, mistaken.place)}`,
+        unit: this.grows() ? [] : this.unit(),
+        shown: mistaken.row.length,
         answer: [String(place)],
       },
     );
@@ -225,15 +248,38 @@ export class Patterns {
   }
 
   protected match(row: readonly string[]): void {
-    const right = row.join('') === this.sought().join('');
+    const wrong = firstWrongPlace(row, this.sought());
     this.chosen.set(row.join(''));
-    this.tell(right, right ? 'The same row.' : 'Go along both with a finger.', {
-      skillId: 'pattern-match',
-      itemId: `length-${MATCHED}`,
-      unit: this.sought(),
-      shown: MATCHED,
-      answer: row,
-    });
+    this.tell(
+      wrong === null,
+      wrong === null
+        ? this.byPattern()
+          ? 'The same pattern, of something else.'
+          : 'The same row.'
+        : `Go along both with a finger: look at place ${wrong}.`,
+      {
+        skillId: 'pattern-match',
+        itemId: `length-${this.sought().length}`,
+        unit: this.sought(),
+        shown: this.sought().length,
+        answer: row,
+      },
+    );
+  }
+
+  protected lengthen(length: number): void {
+    this.matched.set(length);
+    this.clear();
+  }
+
+  protected matchBy(pattern: boolean): void {
+    this.byPattern.set(pattern);
+    this.clear();
+  }
+
+  protected grow(grows: boolean): void {
+    this.grows.set(grows);
+    this.clear();
   }
 
   protected find(drawing: Drawing): void {
