@@ -22,7 +22,7 @@ const measuringOf = async (page: Page, child: RegExp): Promise<void> => {
   await openDetail(page, 'Measuring');
 };
 
-test('six things are weighed while two children predict; another dividing weight sorts them anew', async ({
+test('six things are weighed while two children predict; another dividing weight is a new round', async ({
   page,
 }) => {
   await open(page, 'Lighter or heavier', ['Kofi', 'Mirela']);
@@ -31,9 +31,11 @@ test('six things are weighed while two children predict; another dividing weight
     await page.getByRole('combobox', { name: 'Object' }).fill(name);
     await page.keyboard.press('Enter');
   }
+  // The house has a scale; here the one on screen stands in for it.
+  await page.getByRole('radio', { name: 'scale on screen' }).click();
   await page.getByLabel('Lighter or heavier than').fill('nothing');
   await page.keyboard.press('Tab');
-  await expect(page.getByRole('alert')).toContainText('The dividing weight must be a number');
+  await expect(page.getByRole('alert')).toContainText('The dividing weight must be a weight');
   await page.getByLabel('Lighter or heavier than').fill('300');
   await page.keyboard.press('Tab');
 
@@ -62,20 +64,40 @@ test('six things are weighed while two children predict; another dividing weight
     await page.getByRole('button', { name: 'Write it down' }).click();
     await expect(row).toContainText(' g');
   }
+  // How large each looks is said in one tap; then what was predicted is kept.
+  for (const material of materials) {
+    const large = ['pillow', 'book', 'cup'].includes(material);
+    await page
+      .getByRole('radiogroup', { name: `How large is ${material}` })
+      .getByRole('radio', { name: large ? 'large' : 'small' })
+      .click();
+  }
   const columns = page.getByRole('region', { name: 'Columns' });
   await expect(columns.locator('.lighter p')).toHaveCount(3);
   await expect(columns.locator('.heavier p')).toHaveCount(3);
+  await expect(page.getByText('The heaviest: stone')).toBeHidden();
+  await page
+    .getByRole('radiogroup', { name: 'The heaviest' })
+    .getByRole('radio', { name: 'pillow' })
+    .click();
+  await page.getByRole('button', { name: 'Show the order' }).click();
+  await expect(page.getByText('Heaviest: you thought pillow; it is stone.')).toBeVisible();
   await expect(page.getByText('The heaviest: stone. The lightest: sock.')).toBeVisible();
   await expect(page.getByText('12 noted')).toBeVisible();
   await expect(page.getByText('a surprise').first()).toBeVisible();
 
   await page.getByLabel('Lighter or heavier than').fill('400');
   await page.keyboard.press('Tab');
-  await expect(columns.locator('.lighter p')).toHaveCount(4);
-  await expect(columns.locator('.heavier p')).toHaveCount(2);
+  await expect(columns.locator('p')).toHaveCount(0);
+  const first = page.getByRole('region', { name: 'Round 1: 300 g' });
+  await expect(first).toContainText('heavier: stone, pillow, book');
+  await expect(page.getByText('12 noted')).toBeVisible();
 
   await measuringOf(page, /Kofi/);
   await expect(page.getByText('5 as predicted, one surprise')).toBeVisible();
+  const line = page.getByRole('row', { name: /stone/ });
+  await expect(line).toContainText('heavier than 300 g');
+  await expect(line).toContainText('from the mark');
   await measuringOf(page, /Mirela/);
   await expect(page.getByText('1 as predicted, 5 surprises')).toBeVisible();
   await page.getByRole('tab', { name: 'Sessions' }).click();
@@ -90,7 +112,10 @@ test('three guess how many are in the jar: by touch, by drag, by keys', async ({
       .locator('span')
       .nth(n - 1);
   await cell('Kofi', 30).click();
-  // The nearer end follows the finger.
+  await page
+    .getByRole('radiogroup', { name: 'What Kofi rules out' })
+    .getByRole('radio', { name: 'too many' })
+    .click();
   await cell('Kofi', 80).click();
   await cell('Kofi', 61).click();
   await expect(chart('Kofi')).toHaveAttribute('aria-label', /keeps 31 to 60/);
@@ -115,7 +140,7 @@ test('three guess how many are in the jar: by touch, by drag, by keys', async ({
   await page.getByRole('textbox', { name: 'Counted' }).fill('64');
   await page.keyboard.press('Tab');
   await expect(page.getByText('64 is above the range, by 4').first()).toBeVisible();
-  await page.getByRole('radio', { name: '5', exact: true }).click();
+  await page.getByRole('radio', { name: 'fives', exact: true }).click();
   await expect(page.getByRole('img', { name: '13 groups' })).toBeVisible();
   await page.getByRole('button', { name: 'Note all' }).click();
   await expect(page.getByText('3 noted')).toBeVisible();
@@ -136,8 +161,30 @@ test('a basket sorted by two rules makes two charts, and a question is answered'
   await expect(page.getByText('1 noted')).toBeVisible();
 
   await page.getByRole('radio', { name: 'a walk’s tally' }).click();
+  const column = async (name: string): Promise<void> => {
+    await page.getByLabel('Column').fill(name);
+    await page.keyboard.press('Enter');
+  };
+  await column('kites');
+  await column('dogs');
   await page.getByRole('button', { name: 'More: kites' }).click();
-  await expect(chart).toHaveAttribute('aria-label', /kites: 3/);
+  await page.getByLabel('How many: dogs').fill('31');
+  await page.keyboard.press('Tab');
+  await expect(chart).toHaveAttribute('aria-label', 'kites: 1, dogs: 31');
+  await page.getByLabel('Title').fill('What came by');
+  await page.keyboard.press('Tab');
+  await page.getByRole('button', { name: 'Save the graph' }).click();
+  await expect(page.getByRole('button', { name: 'Saved' })).toBeDisabled();
+
+  // It is there after the place was left, and prints.
+  await page.getByRole('link', { name: 'Today', exact: true }).click();
+  await open(page, 'Graphs', []);
+  await expect(chart).toHaveAttribute('aria-label', '');
+  await page.getByRole('button', { name: 'What came by', exact: true }).click();
+  await expect(chart).toHaveAttribute('aria-label', 'kites: 1, dogs: 31');
+  const made = page.waitForResponse(/papers\/graph\.pdf$/);
+  await page.getByRole('button', { name: 'Print', exact: true }).click();
+  expect((await made).headers()['content-type']).toContain('application/pdf');
 });
 
 test('a pattern is gone on with, and its mistake is found', async ({ page }) => {
@@ -153,26 +200,30 @@ test('a pattern is gone on with, and its mistake is found', async ({ page }) => 
 
   await page.getByRole('radio', { name: 'find the mistake' }).click();
   const row = page.getByRole('group', { name: 'The row' });
-  const at = await row.getByRole('img').evaluateAll((all) => {
-    const words = all.map((one) => one.getAttribute('aria-label'));
-    return words.findIndex((one) => one?.startsWith('green'));
-  });
-  await row.getByRole('button').nth(at).focus();
-  await page.keyboard.press('Enter');
-  await expect(page.locator('.told')).toHaveText('That is the one.');
+  const many = await row.getByRole('button').count();
+  for (let at = 0; at < many; at++) {
+    await row.getByRole('button').nth(at).focus();
+    await page.keyboard.press('Enter');
+    const told = (await page.locator('.told').textContent()) ?? '';
+    if (told.startsWith('That is the one.')) break;
+  }
+  await expect(page.locator('.told')).toContainText('That is the one.');
   await expect(page.getByText('2 noted')).toBeVisible();
 });
 
-test('a hinge closed from 90 to 60 degrees shows five instead of three', async ({ page }) => {
+test('a hinge closed from 90 to 60 degrees shows six instead of four, once they were guessed', async ({
+  page,
+}) => {
   await open(page, 'Mirrors', ['Kofi']);
-  await expect(page.getByText('3 in the mirrors').first()).toBeVisible();
-  await expect(page.locator('.hinge .image')).toHaveCount(3);
-  await page.getByRole('button', { name: 'pictures' }).click();
   await expect(page.locator('.hinge .image')).toHaveCount(0);
-  await page.getByRole('slider', { name: 'Opening' }).fill('61');
-  for (let i = 0; i < 4; i++) await page.getByRole('button', { name: 'More, says Kofi' }).click();
   await page.getByRole('button', { name: 'Look' }).click();
-  await expect(page.getByText('Opened 60 degrees: 5 in the mirrors').first()).toBeVisible();
+  await expect(page.getByText('you see 4, the thing itself among them').first()).toBeVisible();
+  await expect(page.locator('.hinge .image')).toHaveCount(3);
+  for (let i = 0; i < 2; i++) await page.getByRole('button', { name: 'Narrower' }).click();
+  await expect(page.locator('.hinge .image')).toHaveCount(0);
+  for (let i = 0; i < 5; i++) await page.getByRole('button', { name: 'More, says Kofi' }).click();
+  await page.getByRole('button', { name: 'Look' }).click();
+  await expect(page.getByText('Opened 60 degrees: you see 6').first()).toBeVisible();
   await expect(page.locator('.hinge .image')).toHaveCount(5);
   await expect(page.getByText('1 noted')).toBeVisible();
 });
@@ -217,7 +268,8 @@ test('every tool works by keys alone', async ({ page }) => {
   await tool('Balance');
   await add('stone');
   await add('sock');
-  await reach('Remove');
+  await reach('balance on screen', 'radio');
+  await reach('Weigh them');
   await page.keyboard.press('Enter');
   await expect(page.getByText('stone is heavier than sock').first()).toBeVisible();
   await tool('Units along');
@@ -231,11 +283,14 @@ test('every tool works by keys alone', async ({ page }) => {
   await page.keyboard.press('ArrowDown');
   await expect(page.getByRole('application')).toHaveAttribute('aria-label', /keeps 11 to 100/);
   await tool('Graphs');
+  await page.getByLabel('Column').focus();
+  await page.keyboard.type('kites');
+  await page.keyboard.press('Enter');
   await reach('More: kites');
   await page.keyboard.press('Enter');
   await expect(page.locator('gumo-materials-chart svg').first()).toHaveAttribute(
     'aria-label',
-    /kites: 3/,
+    /kites: 1/,
   );
   await tool('Patterns');
   // Within a group the arrows choose.
@@ -247,6 +302,8 @@ test('every tool works by keys alone', async ({ page }) => {
   await expect(page.locator('.told')).toHaveText('That goes on.');
   await tool('Mirrors');
   await page.getByRole('slider', { name: 'Opening' }).focus();
-  for (let i = 0; i < 28; i++) await page.keyboard.press('ArrowLeft');
-  await expect(page.locator('.hinge .image')).not.toHaveCount(3);
+  for (let i = 0; i < 2; i++) await page.keyboard.press('ArrowRight');
+  await reach('Look');
+  await page.keyboard.press('Enter');
+  await expect(page.locator('.hinge .image')).toHaveCount(5);
 });

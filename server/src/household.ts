@@ -23,6 +23,7 @@ export function loadHousehold(store: Store, file: HouseholdFile): void {
     file.prints.forEach((item) => store.prints.add(item));
     file.families.forEach((letter) => store.families.add(letter));
     file.samples.forEach((sample) => store.samples.add(sample));
+    file.graphs.forEach((graph) => store.graphs.add(graph));
     file.voidings.forEach((voiding) => store.facts.addVoiding(voiding));
   });
 }

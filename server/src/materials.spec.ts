@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { findActivity } from '@gumo/core/activities';
 import type { NeedLine } from '@gumo/core/materials';
-import type { Kit, OwnActivity, Song, Material } from '@gumo/core/vocabulary';
+import type { Graph, Kit, OwnActivity, Song, Material } from '@gumo/core/vocabulary';
 import { type World, aChild, openWorld, TODAY } from './testing/world.js';
 
 interface ProblemBody {
@@ -134,6 +134,31 @@ describe('materials and the library over HTTP', () => {
     const tick = { what: 'ready', key: 'puppet/puppet/any', on: true };
     expect((await world.ask('POST', `/days/${NEXT_WEEK}/marks`, tick)).status).toBe(200);
     expect(await missing()).toBe(0);
+  });
+
+  it('keeps graphs, takes them along in the household file, and prints one without keeping it', async () => {
+    const graph: Graph = {
+      id: randomUUID(),
+      day: TODAY,
+      title: 'What came by',
+      columns: [{ name: 'dogs', predicted: 3, count: 7 }],
+      each: 2,
+      version: 1,
+    };
+    expect((await world.ask('POST', '/graphs', graph)).body).toEqual(graph);
+    expect(await refused('POST', '/graphs', { ...graph, id: randomUUID(), each: 3 })).toBe('each');
+    const more = { ...graph, columns: [{ name: 'dogs', predicted: 3, count: 8 }] };
+    expect((await world.ask('PUT', `/graphs/${graph.id}`, more)).body).toEqual({
+      ...more,
+      version: 2,
+    });
+    expect((await world.ask('PUT', `/graphs/${graph.id}`, more)).status).toBe(409);
+    const file = (await world.ask('GET', '/records/household.json')).body as { graphs: Graph[] };
+    expect(file.graphs).toEqual([{ ...more, version: 2 }]);
+    expect((await world.ask('DELETE', `/graphs/${graph.id}?version=2`)).status).toBe(204);
+    expect((await world.ask('GET', '/graphs')).body).toEqual([]);
+    const page = { title: 'Ours', about: [], columns: [], each: 1, rows: 1 };
+    expect(await refused('POST', '/papers/graph.pdf', page)).toBe('columns');
   });
 
   it('names the wrong field of a song, a kit and the household', async () => {

@@ -10,6 +10,7 @@ import {
   PlanEntry,
   SAYS,
   Session,
+  Graph,
   Song,
   Material,
   USES,
@@ -101,6 +102,7 @@ const NeedLine = v.object({
 export const NeedLines = v.array(NeedLine);
 export const MaterialList = v.array(Material);
 export const Songs = v.array(Song);
+export const Graphs = v.array(Graph);
 export const Kits = v.array(Kit);
 export const OwnActivities = v.array(OwnActivity);
 

@@ -91,13 +91,13 @@ export const MeasuringAnswer = v.object({
   inside: v.number(),
   hint: v.nullable(v.string()),
   weighed: v.array(v.object({ day: v.string(), right: v.number(), surprises: v.number() })),
-  lengths: v.array(
+  lines: v.array(
     v.object({
       day: v.string(),
-      material: v.string(),
-      unit: v.string(),
-      measured: v.number(),
-      slips: v.array(v.string()),
+      what: v.string(),
+      predicted: v.string(),
+      found: v.string(),
+      off: v.string(),
     }),
   ),
 });

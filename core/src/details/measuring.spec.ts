@@ -25,13 +25,17 @@ const range = (low: number, high: number, actual: number): CaptureRecord => ({
   high,
   actual,
 });
-const weighed = (predicted: 'lighter' | 'heavier' | null): CaptureRecord => ({
+const weighed = (
+  predicted: 'lighter' | 'same' | 'heavier' | null,
+  more: Partial<Extract<CaptureRecord, { kind: 'weigh' }>> = {},
+): CaptureRecord => ({
   kind: 'weigh',
   material: 'stone',
   dividingGrams: 300,
   predicted,
   predictedAgain: null,
   measuredGrams: 620,
+  ...more,
 });
 
 describe('what a child measured over time', () => {
@@ -59,36 +63,53 @@ describe('what a child measured over time', () => {
     ]);
   });
 
-  it('names the slips of a length, and leaves out one that was not read', () => {
-    const length = (
-      measured: number | null,
-      gaps: boolean,
-      ends: boolean | null,
-    ): CaptureRecord => ({
+  it('says of each try what was thought, what was found, and how far off', () => {
+    const length = (predicted: number | null, measured: number | null): CaptureRecord => ({
       kind: 'length',
       material: 'ribbon',
-      unit: 'cubes',
-      predicted: null,
+      unit: 'cube',
+      predicted,
       measured,
-      gaps,
+      gaps: measured === 6,
       overlaps: false,
-      endsLinedUp: ends,
+      endsLinedUp: measured === 6 ? false : null,
     });
-    const { lengths } = measuringOf([
-      seen('2026-02-03', length(6, true, false)),
-      seen('2026-02-04', length(null, false, null)),
-      seen('2026-02-05', length(7, false, null)),
+    const said = (record: CaptureRecord, outcome: Outcome = 'own', unit: 'g' | 'oz' = 'g') =>
+      measuringOf([seen('2026-02-03', record, outcome)], unit).lines.map((one) => [
+        one.what,
+        one.predicted,
+        one.found,
+        one.off,
+      ]);
+    expect(said(length(4, 6))).toEqual([
+      ['ribbon', '4 cubes', '6 cubes', '2 too few; gaps and ends not lined up'],
     ]);
-    expect(lengths.map((one) => [one.measured, one.slips])).toEqual([
-      [6, ['gaps', 'ends not lined up']],
-      [7, []],
+    expect(said(length(null, 1))).toEqual([['ribbon', '', '1 cube', '']]);
+    expect(said(length(3, null))).toEqual([]);
+    expect(said(range(20, 40, 30))).toEqual([['how many in the jar', '20 to 40', '30', 'inside']]);
+    expect(said(range(5, 15, 40))[0]!.at(-1)).toBe('25 too few');
+    expect(said({ kind: 'guess', predicted: 12, actual: 12 })[0]!.at(-1)).toBe('just right');
+    expect(said({ kind: 'guess', predicted: null, actual: 12 })).toEqual([]);
+    expect(said(weighed('lighter'), 'not-yet')).toEqual([
+      ['stone', 'lighter than 300 g', '620 g (320 g from the mark)', 'a surprise'],
     ]);
+    expect(said(weighed('lighter', { predictedAgain: 'heavier' }), 'help', 'oz')).toEqual([
+      [
+        'stone',
+        'lighter than 10.6 oz, then heavier',
+        '21.9 oz (11.3 oz from the mark)',
+        'a surprise first',
+      ],
+    ]);
+    const balance = weighed('same', { dividingGrams: null, measuredGrams: null, found: 'heavier' });
+    expect(said(balance, 'not-yet')).toEqual([['stone', 'the same', 'heavier', 'a surprise']]);
+    expect(said(weighed(null))).toEqual([]);
     expect(measuringOf([])).toEqual({
       ranges: [],
       inside: 0,
       hint: null,
       weighed: [],
-      lengths: [],
+      lines: [],
     });
   });
 });

@@ -1,5 +1,6 @@
-import { jarHint, leaning, rangeVerdict } from '../measuring/index.js';
+import { type MassUnit, jarHint, leaning, rangeVerdict } from '../measuring/index.js';
 import type { Day, Observation } from '../vocabulary/index.js';
+import { type MeasuredLine, measuredWords } from './measured-words.js';
 
 /** A range that a child kept on the chart, and what came. */
 export interface RangeSeen {
@@ -18,28 +19,25 @@ export interface WeighedDay {
   readonly surprises: number;
 }
 
-export interface LengthSeen {
-  readonly day: Day;
-  readonly material: string;
-  readonly unit: string;
-  readonly measured: number;
-  /** Gaps, overlaps, or ends that were not lined up. */
-  readonly slips: readonly string[];
-}
-
 /** What a child measured over time, oldest first. */
 export interface MeasuringSeen {
   readonly ranges: readonly RangeSeen[];
   readonly inside: number;
   readonly hint: string | null;
   readonly weighed: readonly WeighedDay[];
-  readonly lengths: readonly LengthSeen[];
+  /** Everything that was measured, try by try. */
+  readonly lines: readonly MeasuredLine[];
 }
 
-/** @param observations that stand, in the order in which they were noted */
-export function measuringOf(observations: readonly Observation[]): MeasuringSeen {
+/**
+ * @param observations that stand, in the order in which they were noted
+ * @param unit of the household's scale
+ */
+export function measuringOf(
+  observations: readonly Observation[],
+  unit: MassUnit = 'g',
+): MeasuringSeen {
   const ranges: RangeSeen[] = [];
-  const lengths: LengthSeen[] = [];
   const days = new Map<Day, { right: number; surprises: number }>();
   for (const { day, record, outcome } of observations) {
     if (record.kind === 'range') {
@@ -50,14 +48,6 @@ export function measuringOf(observations: readonly Observation[]): MeasuringSeen
       if (outcome === 'own') known.right++;
       else known.surprises++;
       days.set(day, known);
-    } else if (record.kind === 'length' && record.measured !== null) {
-      const { material, unit, measured, gaps, overlaps, endsLinedUp } = record;
-      const slips = [
-        ...(gaps ? ['gaps'] : []),
-        ...(overlaps ? ['overlaps'] : []),
-        ...(endsLinedUp === false ? ['ends not lined up'] : []),
-      ];
-      lengths.push({ day, material, unit, measured, slips });
     }
   }
   return {
@@ -66,6 +56,6 @@ export function measuringOf(observations: readonly Observation[]): MeasuringSeen
       .length,
     hint: jarHint(ranges),
     weighed: [...days].map(([day, counted]) => ({ day, ...counted })),
-    lengths,
+    lines: observations.flatMap((one) => measuredWords(one, unit) ?? []),
   };
 }

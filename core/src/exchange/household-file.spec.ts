@@ -55,6 +55,7 @@ const file: HouseholdFile = {
     },
   ],
   prints: [],
+  graphs: [],
   families: [],
   samples: [],
   weeks: [

@@ -5,6 +5,7 @@ import {
   ChildNote,
   DaySheet,
   FamilyLetter,
+  Graph,
   Household,
   Kit,
   Observation,
@@ -57,6 +58,7 @@ export const HouseholdFile = v.object({
   prints: v.optional(v.array(PrintItem), []),
   families: v.optional(v.array(FamilyLetter), []),
   samples: v.optional(v.array(WorkSample), []),
+  graphs: v.optional(v.array(Graph), []),
 });
 
 /** What each list of the file holds, in the file's order. */
@@ -78,6 +80,7 @@ export const LIST_PARTS = {
   prints: PrintItem,
   families: FamilyLetter,
   samples: WorkSample,
+  graphs: Graph,
 } as const;
 
 export type HouseholdFile = v.InferOutput<typeof HouseholdFile>;
@@ -143,6 +146,7 @@ export function shiftTo(file: HouseholdFile, today: Day): HouseholdFile {
       keptOn: move(one.keptOn),
     })),
     samples: file.samples.map((one) => ({ ...one, day: move(one.day) })),
+    graphs: file.graphs.map((one) => ({ ...one, day: move(one.day) })),
     prints: file.prints.map((one) => ({ ...one, addedOn: move(one.addedOn) })),
     // Weeks begin on Mondays, and stay weeks only where the span is one of whole weeks.
     weeks: days % DAYS_A_WEEK === 0 ? file.weeks.map((one) => movedWeek(one, move)) : [],

@@ -31,6 +31,7 @@ const empty: HouseholdFile = {
   days: [],
   notes: [],
   prints: [],
+  graphs: [],
   families: [],
   samples: [],
   weeks: [],

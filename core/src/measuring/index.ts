@@ -11,3 +11,4 @@ export * from './shapes.js';
 export * from './units.js';
 export * from './weigh-round.js';
 export * from './weigh-words.js';
+export * from './graph-words.js';

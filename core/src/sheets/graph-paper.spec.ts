@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import * as v from 'valibot';
-import { GraphPaper, type Mark, MOST_GRAPH_COLUMNS, areaOf, graphPage } from './index.js';
+import { MOST_GRAPH_COLUMNS } from '../vocabulary/index.js';
+import { GraphPaper, type Mark, areaOf, graphPage } from './index.js';
 
 const column = fc.record({
   name: fc.string({ maxLength: 40 }),

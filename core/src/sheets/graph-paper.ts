@@ -1,10 +1,13 @@
 import * as v from 'valibot';
 import { numberWord } from '../numbers/index.js';
-import { boundedArray, nonEmptyText, text as words } from '../vocabulary/index.js';
+import {
+  MOST_GRAPH_COLUMNS,
+  boundedArray,
+  nonEmptyText,
+  text as words,
+} from '../vocabulary/index.js';
 import { type Mark, type Paper, type Sheet, areaOf, line, pageOf, rect, text } from './page.js';
 
-/** As many columns stand side by side on one page with names that can be read. */
-export const MOST_GRAPH_COLUMNS = 12;
 const MOST_ITEMS = 40;
 const whole = (least: number, most: number) =>
   v.pipe(

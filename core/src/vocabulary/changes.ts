@@ -15,6 +15,7 @@ export const Change = v.object({
     'prints',
     'families',
     'samples',
+    'graphs',
   ] as const),
   childIds: v.array(Id),
   day: v.nullable(Day),

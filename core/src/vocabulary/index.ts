@@ -8,6 +8,7 @@ export * from './materials.js';
 export * from './days.js';
 export * from './defaults.js';
 export * from './family.js';
+export * from './graph.js';
 export * from './household.js';
 export * from './merge.js';
 export * from './note.js';

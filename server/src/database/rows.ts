@@ -33,7 +33,8 @@ type RowsTable =
   | 'plan_entries'
   | 'print_items'
   | 'family_letters'
-  | 'work_samples';
+  | 'work_samples'
+  | 'graphs';
 
 /**
  * Opens a table of versioned rows. Each version of a row is held against the schema when it is first read.

@@ -8,6 +8,7 @@ import {
   OwnActivity,
   PlanEntry,
   type SampleLine,
+  Graph,
   Song,
   WorkSample,
 } from '@gumo/core/vocabulary';
@@ -29,6 +30,7 @@ export interface Store {
   readonly materials: Rows<Material>;
   readonly activities: Rows<OwnActivity>;
   readonly songs: Rows<Song>;
+  readonly graphs: Rows<Graph>;
   readonly kits: Rows<Kit>;
   readonly plan: Rows<PlanEntry> & { ofDay(day: string): PlanEntry[] };
   /** Sheets that are kept to be printed together. */
@@ -111,6 +113,7 @@ export function storeIn(db: Database): Store {
     ),
     songs: rowsIn(db, 'songs', Song, { title: (one) => one.title }, 'title COLLATE NOCASE, id'),
     kits: rowsIn(db, 'kits', Kit, { title: (one) => one.title }, 'title COLLATE NOCASE, id'),
+    graphs: rowsIn(db, 'graphs', Graph, {}),
     plan: { ...plan, ofDay: (day) => (ofDay.all(day) as string[]).map(plan.read) },
     prints: rowsIn(db, 'print_items', PrintItem, {}),
     families: rowsIn(db, 'family_letters', FamilyLetter, { child_id: (one) => one.childId }),

@@ -18,7 +18,8 @@ export type ListPart =
   | 'weeks'
   | 'prints'
   | 'families'
-  | 'samples';
+  | 'samples'
+  | 'graphs';
 
 const BODIES: Readonly<Record<Exclude<ListPart, 'sessions'>, string>> = {
   children: 'SELECT body FROM children ORDER BY rowid',
@@ -37,6 +38,7 @@ const BODIES: Readonly<Record<Exclude<ListPart, 'sessions'>, string>> = {
   prints: 'SELECT body FROM print_items ORDER BY rowid',
   families: 'SELECT body FROM family_letters ORDER BY rowid',
   samples: 'SELECT body FROM work_samples ORDER BY rowid',
+  graphs: 'SELECT body FROM graphs ORDER BY rowid',
 };
 
 /** Every row of a part, as it was kept, in the order in which it arrived. */

@@ -13,6 +13,7 @@ import {
   type Activity,
   type Child,
   Day,
+  Graph,
   Kit,
   OwnActivity,
   type PlanEntry,
@@ -149,6 +150,13 @@ export function materialsRoutes(context: Context): Router {
         );
       }
     },
+  });
+  addRows(router, '/graphs', context, {
+    rows: store.graphs,
+    schema: Graph,
+    what: 'graph',
+    changed: 'graphs',
+    removable: true,
   });
   addRows(router, '/kits', context, {
     rows: store.kits,

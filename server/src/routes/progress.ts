@@ -1,3 +1,4 @@
+import type { MassUnit } from '@gumo/core/measuring';
 import {
   BondRows,
   ComparedPairs,
@@ -64,6 +65,9 @@ export function progressRoutes(context: Context): Router {
     });
   });
 
+  /** What the household's scale says weights in. */
+  const massUnit = (): MassUnit => (store.household.all()[0]?.units === 'us' ? 'oz' : 'g');
+
   router.get('/:id/evidence', (request, response) => {
     answer(response, Evidence, progress.of(childOf(context, request)));
   });
@@ -98,7 +102,7 @@ export function progressRoutes(context: Context): Router {
         answer(response, ComparedPairs, comparing(seen('compare')));
         return;
       case 'measuring':
-        answer(response, MeasuringAnswer, measuringOf(seen('measure')));
+        answer(response, MeasuringAnswer, measuringOf(seen('measure'), massUnit()));
         return;
       case 'slips':
         answer(response, SlipsAnswer, slipsOverTime(seen(null), today));

@@ -136,6 +136,7 @@ const forOwners: Routes = [
   {
     path: 'measure/:tool',
     title: 'Measure · Gumo',
+    data: { within: '/measure/' },
     loadComponent: () => import('./places/measure/measure').then((m) => m.Measure),
   },
   {

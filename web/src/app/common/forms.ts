@@ -57,10 +57,15 @@ export class Unsaved {
   }
 }
 
-/** Asks before a place is left in which something is written that is not kept. */
-export const keepUnsaved: CanDeactivateFn<unknown> = async () => {
+/**
+ * Asks before a place is left in which something is written that is not kept. A place whose drafts outlive
+ * what is open in it names the addresses within it: data: { within: '/measure/' }.
+ */
+export const keepUnsaved: CanDeactivateFn<unknown> = async (_component, route, _state, next) => {
   const unsaved = inject(Unsaved);
   const dialog = inject(MatDialog);
+  const within = route.data['within'] as string | undefined;
+  if (within !== undefined && next.url.startsWith(within)) return true;
   if (!unsaved.any()) return true;
   const { LeaveDialog } = await import('./leave-dialog');
   const leaves = dialog.open(LeaveDialog, { width: '440px', restoreFocus: true }).afterClosed();

@@ -205,6 +205,7 @@ export class BalanceTool {
           predicted: said(guess),
           predictedAgain: null,
           measuredGrams: null,
+          found: said(heavier),
         },
       });
       kept.push(noted);

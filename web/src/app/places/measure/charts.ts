@@ -14,9 +14,21 @@ import {
   type ChartColumn,
   type ChartQuestion,
   chartQuestions,
+  columnsFrom,
+  graphSheet,
   sortedBy,
 } from '@gumo/core/measuring';
+import { GRAPH_SCALES, Graph, MOST_GRAPH_COLUMNS } from '@gumo/core/vocabulary';
+import { Graphs } from '@gumo/core/contract';
 import { Store } from '@ngrx/store';
+import * as v from 'valibot';
+import { Api } from '../../common/api';
+import { Counted } from '../../common/plural';
+import { Printing } from '../../common/printing';
+import { Undo } from '../../common/undo';
+import { dayWords } from '../../common/words';
+import { Conflicts } from '../../conflict/conflicts';
+import { Writes } from '../../state/writes';
 import { FORM_FIELDS } from '../../common/form-field';
 import { Icon } from '../../common/icon';
 import { IconTip } from '../../common/icon-tip';
@@ -25,19 +37,16 @@ import { TOGGLES } from '../../common/toggle';
 import { materialsFeature } from '../../state/materials';
 import { MeasuringSession } from './measuring-session';
 import { MeasuringParticipants } from './measuring-participants';
+import { GraphDraft } from './graph-draft';
 import { MaterialsChart } from './materials-chart';
 
 type Mode = 'columns' | 'basket' | 'walk';
-type Bar = ChartColumn & { readonly predicted: number };
+type Bar = Graph['columns'][number];
 
-const MOST_COLUMNS = 6;
-const MOST = 20;
+const MOST = 100;
+/** As many as one looks over in a basket. */
+const MOST_IN_BASKET = 40;
 const MOST_PER_MATERIAL = 6;
-const START: readonly Bar[] = [
-  { name: 'snails', count: 4, predicted: 3 },
-  { name: 'kites', count: 2, predicted: 3 },
-  { name: 'drums', count: 5, predicted: 3 },
-];
 const ATTRIBUTES = [
   { id: 'color', words: 'by color' },
   { id: 'kind', words: 'by kind' },
@@ -54,6 +63,7 @@ const ACTIVITY = 'columns-chart';
   selector: 'gumo-charts',
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [
+    Counted,
     FORM_FIELDS,
     Icon,
     IconTip,
@@ -78,8 +88,25 @@ export class Charts {
   protected readonly mode = signal<Mode>('columns');
   protected readonly pictures = signal(false);
   protected readonly numbers = signal(true);
-  protected readonly bars = signal<readonly Bar[]>(START);
+  private readonly api = inject(Api);
+  private readonly conflicts = inject(Conflicts);
+  private readonly printing = inject(Printing);
+  private readonly undo = inject(Undo);
+  private readonly writes = inject(Writes);
+
+  protected readonly scales = GRAPH_SCALES;
+  protected readonly mostColumns = MOST_GRAPH_COLUMNS;
+  protected readonly most = MOST;
+  protected readonly dayWords = dayWords;
+  private readonly draft = inject(GraphDraft);
+  protected readonly graph = this.draft.graph;
+  protected readonly isChanged = this.draft.isChanged;
+  protected readonly bars = computed((): readonly Bar[] => this.graph().columns);
+  protected readonly kept = signal<readonly Graph[]>([]);
+  protected readonly message = signal('');
   protected readonly name = signal('');
+  /** The column whose count was no number; empty for none. */
+  protected readonly wrongCount = signal('');
   protected readonly attribute = signal<(typeof ATTRIBUTES)[number]['id']>('color');
   /** The widest range of questions that lies within the shortest of those who answer. */
   protected readonly top = linkedSignal<number>(() => {
@@ -104,7 +131,7 @@ export class Charts {
           ),
         ),
       )
-      .slice(0, MOST),
+      .slice(0, MOST_IN_BASKET),
   );
   protected readonly columns = computed((): readonly ChartColumn[] =>
     this.mode() === 'basket' ? sortedBy(this.basket(), this.attribute()) : this.bars(),
@@ -119,26 +146,113 @@ export class Charts {
 
   constructor() {
     this.session.wantTops(ACTIVITY);
+    void this.load();
+  }
+
+  private async load(): Promise<void> {
+    await this.doing(async () =>
+      this.kept.set((await this.api.get('/graphs', Graphs)).toReversed()),
+    );
+  }
+
+  private async doing(work: () => Promise<unknown>): Promise<void> {
+    this.message.set('');
+    await work().catch((error: unknown) => this.message.set((error as Error).message));
+  }
+
+  protected change(by: Partial<Graph>): void {
+    this.draft.change(by);
+  }
+
+  private changeColumn(name: string, by: (one: Bar) => Bar): void {
+    this.change({
+      columns: this.graph().columns.map((one) => (one.name === name ? by(one) : one)),
+    });
+  }
+
+  protected retitle(text: string): void {
+    const title = v.safeParse(Graph.entries.title, text);
+    if (title.success) this.change({ title: title.output });
+    else this.message.set('The title must say something, in at most 60 characters.');
   }
 
   protected add(name: string): void {
-    const clean = name.trim();
-    if (clean === '' || this.bars().length >= MOST_COLUMNS) return;
+    const clean = name.trim().slice(0, 30);
+    if (clean === '' || this.bars().length >= MOST_GRAPH_COLUMNS) return;
     if (this.bars().some((one) => one.name === clean)) return;
-    this.bars.update((all) => [...all, { name: clean, count: 0, predicted: 0 }]);
+    this.change({ columns: [...this.graph().columns, { name: clean, count: 0, predicted: 0 }] });
     this.name.set('');
   }
 
   protected remove(name: string): void {
-    this.bars.update((all) => all.filter((one) => one.name !== name));
+    this.change({ columns: this.graph().columns.filter((one) => one.name !== name) });
   }
 
-  protected change(name: string, by: number, what: 'count' | 'predicted' = 'count'): void {
-    this.bars.update((all) =>
-      all.map((one) =>
-        one.name === name ? { ...one, [what]: Math.min(MOST, Math.max(0, one[what] + by)) } : one,
-      ),
-    );
+  protected step(name: string, by: number, what: 'count' | 'predicted' = 'count'): void {
+    const within = (n: number): number => Math.min(MOST, Math.max(0, n));
+    this.changeColumn(name, (one) => ({ ...one, [what]: within(one[what] + by) }));
+  }
+
+  protected setCount(name: string, text: string): void {
+    const n = Number(text);
+    const isGood = text.trim() !== '' && Number.isInteger(n) && n >= 0 && n <= MOST;
+    this.wrongCount.set(isGood ? '' : name);
+    if (isGood) this.changeColumn(name, (one) => ({ ...one, count: n }));
+  }
+
+  /** The sorted basket becomes the graph on the table. */
+  protected takeBasket(): void {
+    const columns = columnsFrom(this.columns().slice(0, MOST_GRAPH_COLUMNS), this.graph().columns);
+    this.change({ columns });
+    this.mode.set('columns');
+  }
+
+  protected async save(): Promise<void> {
+    const [graph, base] = [this.graph(), this.draft.saved()];
+    await this.doing(async () => {
+      const kept = base
+        ? await this.conflicts.put(`/graphs/${graph.id}`, Graph, {
+            base,
+            mine: graph,
+            what: graph.title,
+            words: { title: 'Title', columns: 'Columns', each: 'A box stands for', day: 'Day' },
+          })
+        : await this.writes.send('POST', '/graphs', graph, Graph);
+      if (kept === null) return;
+      this.draft.open(kept);
+      await this.load();
+    });
+  }
+
+  protected open(graph: Graph): void {
+    this.draft.open(graph);
+    this.mode.set(graph.columns.some((one) => one.predicted > 0) ? 'walk' : 'columns');
+  }
+
+  protected begin(): void {
+    this.draft.open(null);
+  }
+
+  protected async removeKept(graph: Graph): Promise<void> {
+    await this.doing(async () => {
+      await this.undo.remove(
+        '/graphs',
+        graph,
+        `“${graph.title}” was removed.`,
+        () => void this.load(),
+      );
+      if (this.draft.saved()?.id === graph.id) this.begin();
+    });
+  }
+
+  protected print(isEmpty: boolean): Promise<void> {
+    const graph = this.mode() === 'basket' ? this.basketGraph() : this.graph();
+    return this.doing(() => this.printing.open('/papers/graph.pdf', graphSheet(graph, isEmpty)));
+  }
+
+  private basketGraph(): Graph {
+    const columns = columnsFrom(this.columns().slice(0, MOST_GRAPH_COLUMNS));
+    return { ...this.draft.empty(), title: `A basket, by ${this.attribute()}`, columns };
   }
 
   protected next(): void {

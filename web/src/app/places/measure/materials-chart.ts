@@ -24,6 +24,9 @@ const COLORS: Readonly<Record<string, string>> = {
 /** Columns stand no farther apart than this, and blocks are no wider than that. */
 const APART = 130;
 const WIDEST = 64;
+/** From so many columns on names are written smaller; a letter is so wide, as a part of its height. */
+const MANY = 5;
+const LETTER = 0.56;
 
 /** Blocks or pictures in columns, all beginning at one line. */
 @Component({
@@ -77,8 +80,13 @@ const WIDEST = 64;
               {{ column.count }}
             </text>
           }
-          <text [attr.x]="column.wide / 2" [attr.y]="base + 24" text-anchor="middle" font-size="16">
-            {{ column.name.slice(0, 13) }}
+          <text
+            [attr.x]="column.wide / 2"
+            [attr.y]="base + 24"
+            text-anchor="middle"
+            [attr.font-size]="type()"
+          >
+            {{ column.name.slice(0, letters()) }}
           </text>
         </g>
       }
@@ -127,6 +135,11 @@ export class MaterialsChart {
     Math.min(this.across().bandwidth(), WIDEST, this.up()(0) - this.up()(1)),
   );
   protected readonly block = computed(() => Math.min(this.across().bandwidth(), WIDEST));
+  /** Names stand beside each other: smaller where there are many, then cut. */
+  protected readonly type = computed(() => (this.data().length > MANY ? 12 : 16));
+  protected readonly letters = computed(() =>
+    Math.max(3, Math.floor(this.across().step() / (this.type() * LETTER))),
+  );
   protected readonly columns = computed(() =>
     this.data().map(({ name, count }, i) => ({
       name,

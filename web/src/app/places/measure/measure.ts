@@ -15,6 +15,7 @@ import { MaterialsActions } from '../../state/materials';
 import { Along } from './along';
 import { BalanceTool } from './balance';
 import { Charts } from './charts';
+import { GraphDraft } from './graph-draft';
 import { JarTool } from './jar';
 import { MeasuringSession } from './measuring-session';
 import { Mirrors } from './mirrors';
@@ -36,7 +37,7 @@ const TOOLS = [
   selector: 'gumo-measure',
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [Along, BalanceTool, Charts, JarTool, Mirrors, Patterns, RouterLink, UsedIn, Weigh],
-  providers: [MeasuringSession],
+  providers: [GraphDraft, MeasuringSession],
   template: `
     <nav aria-label="What to measure with">
       @for (one of tools; track one.id) {

@@ -122,6 +122,7 @@ function measuredOf(
       predicted: found.first,
       predictedAgain: found.again,
       measuredGrams: thing.grams,
+      found: side,
     },
   };
 }

@@ -144,9 +144,15 @@ describe('the details of a child', () => {
         { day: '2026-03-02', right: 3, surprises: 1 },
         { day: '2026-03-03', right: 2, surprises: 0 },
       ],
-      lengths: [
-        { day: '2026-03-04', material: 'ribbon', unit: 'cube', measured: 1, slips: [] },
-        { day: '2026-03-05', material: 'shelf', unit: 'cube', measured: 7, slips: ['gaps'] },
+      lines: [
+        { day: '2026-03-04', what: 'ribbon', predicted: '', found: '1 cube', off: '' },
+        {
+          day: '2026-03-05',
+          what: 'shelf',
+          predicted: '4 cubes',
+          found: '7 cubes',
+          off: '3 too few',
+        },
       ],
     });
     expect(place.text).toContain('Inside 1 of 2 times. The jar held more than was thought.');
@@ -158,8 +164,11 @@ describe('the details of a child', () => {
     expect(numberOf(dots[1]!, 'cy')).toBeLessThan(numberOf(bars[1]!, 'y'));
     expect(place.text).toContain('Mon 2 Mar: 3 as predicted, one surprise');
     expect(place.text).toContain('Tue 3 Mar: 2 as predicted');
-    expect(place.text).toContain('1 cube');
-    expect(place.text).toContain('7 cubes');
+    // The newest comes first.
+    expect(place.all('tbody tr').map((one) => one.replace(/\s+/g, ' '))).toEqual([
+      'Thu 5 Mar shelf 4 cubes 7 cubes 3 too few',
+      'Wed 4 Mar ribbon 1 cube',
+    ]);
   });
 
   it('tell a habit from what happened once, and what helps', async () => {

@@ -2,7 +2,8 @@ import { ChangeDetectionStrategy, Component, computed, input } from '@angular/co
 import { max } from 'd3-array';
 import { scaleLinear, scalePoint } from 'd3-scale';
 import type * as v from 'valibot';
-import { dayWords, listWords } from '../../../common/words';
+import { Cell, type Column, DataTable } from '../../../common/data-table';
+import { dayWords } from '../../../common/words';
 import type { MeasuringAnswer } from '@gumo/core/contract';
 
 const WIDTH = 720;
@@ -10,11 +11,14 @@ const HEIGHT = 260;
 const PAD = { left: 40, right: 24, top: 16, bottom: 34 };
 const LEAST_TOP = 20;
 const SHOWN = 14;
+const MOST_LINES = 40;
+type MeasuredLine = v.InferOutput<typeof MeasuringAnswer>['lines'][number];
 
 /** What a child measured over time: ranges beside what came, predictions on the scale, lengths. */
 @Component({
   selector: 'gumo-measuring-chart',
   changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [Cell, DataTable],
   template: `
     <h2>How many in the jar</h2>
     @if (seen().ranges.length > 0) {
@@ -54,43 +58,33 @@ const SHOWN = 14;
     } @else {
       <p class="soft">The ranges of the jar will appear here, each beside what was counted.</p>
     }
-    <div class="lists">
-      <section>
-        <h2>Lighter or heavier</h2>
-        <ul>
-          @for (one of seen().weighed.slice(-6).reverse(); track one.day) {
-            <li>
-              {{ words(one.day) }}: {{ one.right }} as predicted{{
-                one.surprises > 0 ? ', ' + surprises(one.surprises) : ''
-              }}
-            </li>
-          } @empty {
-            <li class="soft">Nothing was predicted on a scale yet.</li>
-          }
-        </ul>
-      </section>
-      <section>
-        <h2>Units along</h2>
-        <ul>
-          @for (one of seen().lengths.slice(-6).reverse(); track $index) {
-            <li>
-              {{ one.material }}: {{ counted(one) }}
-              <span class="soft">
-                · {{ words(one.day) }}{{ one.slips.length > 0 ? ' · ' + list(one.slips) : '' }}
-              </span>
-            </li>
-          } @empty {
-            <li class="soft">Nothing was measured with units yet.</li>
-          }
-        </ul>
-      </section>
-    </div>
+    <h2>Lighter or heavier</h2>
+    <ul>
+      @for (one of seen().weighed.slice(-6).reverse(); track one.day) {
+        <li>
+          {{ words(one.day) }}: {{ one.right }} as predicted{{
+            one.surprises > 0 ? ', ' + surprises(one.surprises) : ''
+          }}
+        </li>
+      } @empty {
+        <li class="soft">Nothing was predicted on a scale yet.</li>
+      }
+    </ul>
+    <h2>Day by day</h2>
+    @if (lines().length > 0) {
+      <gumo-data-table label="Measured, day by day" [columns]="columns" [rows]="lines()">
+        <ng-template [gumoCell]="lines()" let-row let-column="column">
+          {{ column.id === 'day' ? words(row.day) : cellOf(row, column.id) }}
+        </ng-template>
+      </gumo-data-table>
+    } @else {
+      <p class="soft">What is measured, guessed and weighed will appear here, try by try.</p>
+    }
   `,
   styles: `
-    @use 'scale';
     h2 {
       font-size: var(--text-body);
-      padding-bottom: 6px;
+      padding: 18px 0 6px;
     }
     svg {
       inline-size: 720px;
@@ -138,20 +132,9 @@ const SHOWN = 14;
       border-radius: 50%;
       background: var(--counter-two);
     }
-    .lists {
-      display: grid;
-      grid-template-columns: 1fr 1fr;
-      gap: 28px;
-      padding-top: 20px;
-    }
     li {
       padding: 3px 0;
       font-size: var(--text-body);
-    }
-    @media (max-width: scale.$phone) {
-      .lists {
-        grid-template-columns: 1fr;
-      }
     }
   `,
 })
@@ -160,7 +143,18 @@ export class MeasuringChart {
 
   protected readonly box = `0 0 ${WIDTH} ${HEIGHT}`;
   protected readonly words = dayWords;
-  protected readonly list = listWords;
+  protected readonly columns: readonly Column[] = [
+    { id: 'day', words: 'Day' },
+    { id: 'what', words: 'What' },
+    { id: 'predicted', words: 'Thought' },
+    { id: 'found', words: 'Found' },
+    { id: 'off', words: 'How far off' },
+  ];
+  /** The newest first. */
+  protected readonly lines = computed(() => this.seen().lines.slice(-MOST_LINES).toReversed());
+  protected cellOf(line: MeasuredLine, column: string): string {
+    return line[column as keyof MeasuredLine];
+  }
   private readonly last = computed(() => this.seen().ranges.slice(-SHOWN));
   protected readonly y = computed(() =>
     scaleLinear()
@@ -184,11 +178,6 @@ export class MeasuringChart {
       words: this.last()[i - 1]?.day === one.day ? '' : dayWords(one.day),
     }));
   });
-
-  /** "5 cubes"; units that were noted as one are put in the plural. */
-  protected counted({ measured, unit }: { measured: number; unit: string }): string {
-    return `${measured} ${measured === 1 || unit.endsWith('s') ? unit : `${unit}s`}`;
-  }
 
   protected surprises(n: number): string {
     return n === 1 ? 'one surprise' : `${n} surprises`;
