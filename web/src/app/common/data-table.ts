@@ -42,7 +42,7 @@ export class Cell<Row> {
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [MatTableModule, NgTemplateOutlet],
   // What does not fit is scrolled, by keys as well.
-  host: { tabindex: '0' },
+  host: { tabindex: '0', '[class.stacks]': 'stacks()' },
   template: `
     <table mat-table [dataSource]="rows()" [attr.aria-label]="label()">
       @for (column of columns(); track column.id; let first = $first) {
@@ -54,6 +54,7 @@ export class Cell<Row> {
             mat-cell
             *matCellDef="let row"
             [class]="column.class ?? ''"
+            [attr.data-words]="first || column.heard ? null : column.words"
             [attr.role]="first ? 'rowheader' : null"
           >
             <ng-container
@@ -67,6 +68,7 @@ export class Cell<Row> {
     </table>
   `,
   styles: `
+    @use 'scale';
     :host {
       display: block;
       overflow-x: auto;
@@ -74,12 +76,39 @@ export class Cell<Row> {
     :host:focus-visible {
       outline-offset: -3px;
     }
+    @media (max-width: scale.$phone) {
+      :host(.stacks) tr.mat-mdc-header-row {
+        display: none;
+      }
+      :host(.stacks) tr {
+        display: block;
+        block-size: auto;
+        padding-block: 6px;
+        border-block-end: 1px solid var(--line);
+      }
+      :host(.stacks) td {
+        display: flex;
+        flex-wrap: wrap;
+        align-items: center;
+        gap: 4px 10px;
+        padding: 4px 0;
+        border: 0;
+      }
+      :host(.stacks) td[data-words]::before {
+        content: attr(data-words);
+        flex: 0 0 6em;
+        color: var(--ink-soft);
+        font-size: var(--text-small);
+      }
+    }
   `,
 })
 export class DataTable<Row> {
   readonly label = input.required<string>();
   readonly columns = input.required<readonly Column[]>();
   readonly rows = input.required<readonly Row[]>();
+  /** Whether a row is a block of its own on a phone, each cell under its column's name. */
+  readonly stacks = input(false);
   protected readonly cell = contentChild.required<Cell<Row>>(Cell);
   protected readonly ids = computed(() => this.columns().map(({ id }) => id));
 }

@@ -4,7 +4,7 @@ import { DRAWINGS } from '@gumo/core/measuring';
 import { scaleBand, scaleLinear } from 'd3-scale';
 
 const WIDTH = 640;
-const HEIGHT = 330;
+const HEIGHT = 430;
 const FOOT = 44;
 const HEAD = 18;
 const LEAST_ROWS = 6;
@@ -136,7 +136,7 @@ export class MaterialsChart {
   );
   protected readonly block = computed(() => Math.min(this.across().bandwidth(), WIDEST));
   /** Names stand beside each other: smaller where there are many, then cut. */
-  protected readonly type = computed(() => (this.data().length > MANY ? 12 : 16));
+  protected readonly type = computed(() => (this.data().length > MANY ? 14 : 16));
   protected readonly letters = computed(() =>
     Math.max(3, Math.floor(this.across().step() / (this.type() * LETTER))),
   );

@@ -48,7 +48,6 @@ import { Cell, type Column, DataTable } from '../../common/data-table';
 import { FORM_FIELDS } from '../../common/form-field';
 import { Icon } from '../../common/icon';
 import { IconTip } from '../../common/icon-tip';
-import { ChildSymbol } from '../../common/child-symbol';
 import { TOGGLES } from '../../common/toggle';
 import { householdFeature } from '../../state/household';
 import { materialsFeature } from '../../state/materials';
@@ -87,7 +86,6 @@ interface Ends {
     MatButton,
     MatIconButton,
     MatInputModule,
-    ChildSymbol,
     TOGGLES,
     MeasuringParticipants,
     MaterialField,
