@@ -307,3 +307,36 @@ test('every tool works by keys alone', async ({ page }) => {
   await page.keyboard.press('Enter');
   await expect(page.locator('.hinge .image')).toHaveCount(5);
 });
+
+test('from the tray to the jar and back: the children are chosen, and the child’s page tells it', async ({
+  page,
+}) => {
+  await page.goto(new URL('/activities/jar-range', page.url()).href);
+  await page.getByRole('button', { name: /^Kofi/ }).click();
+  await page.getByRole('button', { name: 'Start', exact: true }).click();
+  await expect(page.locator('.sentence')).toBeVisible();
+  const session = page.url().split('/').at(-1) ?? '';
+  await page.getByRole('link', { name: 'The jar' }).click();
+  await expect(page.getByRole('heading', { name: 'The jar', level: 1 })).toBeVisible();
+  await expect(
+    page.locator('gumo-measuring-participants').getByRole('button', { name: 'Kofi', exact: true }),
+  ).toHaveAttribute('aria-pressed', 'true');
+  await page.getByLabel('One number, says Kofi').fill('30');
+  await page.keyboard.press('Tab');
+  await page.getByRole('textbox', { name: 'Counted' }).fill('34');
+  await page.keyboard.press('Tab');
+  await expect(page.getByText('The guess of 30 was 4 too low.')).toBeVisible();
+  await page.getByRole('button', { name: 'Note all' }).click();
+  await expect(page.getByText('1 noted')).toBeVisible();
+  // What was noted belongs to the session at the tray, which goes on.
+  const kept = async (): Promise<unknown[]> => {
+    const answer = await page.request.get(new URL(`/api/sessions/${session}`, page.url()).href);
+    return answer.ok() ? ((await answer.json()) as { observations: unknown[] }).observations : [];
+  };
+  await expect.poll(async () => (await kept()).length).toBe(1);
+  await page.getByRole('link', { name: 'Back to the tray' }).click();
+  await expect(page.locator('.sentence')).toBeVisible();
+  await page.goto(new URL('/today', page.url()).href);
+  await measuringOf(page, /Kofi/);
+  await expect(page.getByRole('row', { name: /how many 30 34 4 too few/ })).toBeVisible();
+});

@@ -58,9 +58,15 @@ const TOOL_OF: Partial<Record<RoundKind, readonly [id: string, title: string]>> 
   mirror: ['mirrors', 'Mirrors'],
 };
 
-function onScreenOf({ kind, scene }: Round): OnScreen[] {
+/** The tool to measure with that belongs to a kind of round; null for none. */
+export function toolFor(kind: RoundKind): OnScreen | null {
   const tool = TOOL_OF[kind];
-  if (tool) return [{ place: 'measure', id: tool[0], title: tool[1] }];
+  return tool ? { place: 'measure', id: tool[0], title: tool[1] } : null;
+}
+
+function onScreenOf({ kind, scene }: Round): OnScreen[] {
+  const tool = toolFor(kind);
+  if (tool) return [tool];
   const id = (scene && MATERIAL_OF[scene]) ?? BY_KIND[kind];
   const material = MANIPULATIVES.find((one) => one.id === id);
   return material ? [{ place: 'manipulatives', id: material.id, title: material.title }] : [];

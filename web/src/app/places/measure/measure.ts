@@ -40,9 +40,13 @@ const TOOLS = [
   providers: [GraphDraft, MeasuringSession],
   template: `
     <nav aria-label="What to measure with">
+      @if (joined(); as tray) {
+        <a class="back" [routerLink]="['/run', tray.id]">‹ Back to the tray</a>
+      }
       @for (one of tools; track one.id) {
         <a
           [routerLink]="['/measure', one.id]"
+          queryParamsHandling="preserve"
           [attr.aria-current]="one.id === open().id ? 'page' : null"
         >
           {{ one.title }}
@@ -98,6 +102,10 @@ const TOOLS = [
     nav a:hover {
       color: var(--ink);
     }
+    nav .back {
+      color: var(--primary);
+      font-weight: 600;
+    }
     nav [aria-current] {
       background: var(--sheet);
       color: var(--ink);
@@ -130,11 +138,22 @@ const TOOLS = [
 export class Measure {
   /** Which tool, from the address. */
   readonly tool = input<string>();
+  /** The session at the tray that it was opened from, its activity, and who takes part. */
+  readonly session = input<string>();
+  readonly activity = input<string>();
+  readonly children = input<string>();
+  private readonly measuring = inject(MeasuringSession);
+  protected readonly joined = this.measuring.joined;
   protected readonly tools = TOOLS;
   protected readonly open = computed(() => TOOLS.find((one) => one.id === this.tool()) ?? TOOLS[0]);
 
   constructor() {
-    const session = inject(MeasuringSession);
+    const session = this.measuring;
+    effect(() => {
+      const [id, activity] = [this.session(), this.activity()];
+      const children = this.children()?.split(',') ?? [];
+      if (id && activity) untracked(() => session.join(id, activity, children));
+    });
     inject(Store).dispatch(MaterialsActions.wanted());
     // What was noted with one tool is one session.
     effect(() => {

@@ -8,6 +8,7 @@ import { type Tops, Tops as TopsSchema } from '@gumo/core/contract';
 import { childrenFeature } from '../../state/children';
 import { dayFeature } from '../../state/day';
 import { Outbox } from '../../state/outbox';
+import { runFeature } from '../../state/run';
 
 /** A try of one child at something measured. */
 export interface Measured {
@@ -43,6 +44,7 @@ export class MeasuringSession {
   private readonly outbox = inject(Outbox);
   private readonly clock = inject(Clock);
   private readonly api = inject(Api);
+  private readonly atTray = this.store.selectSignal(runFeature.selectSession);
   private readonly away = this.store.selectSignal(dayFeature.selectAway);
   private readonly everyone = this.store.selectSignal(childrenFeature.selectPresent);
 
@@ -60,6 +62,8 @@ export class MeasuringSession {
   /** Records of the session that is on. */
   readonly noted = signal(0);
   private session: { readonly id: string; readonly activityId: string } | null = null;
+  /** The session at the tray from which a tool was opened: it goes on, and ends there. */
+  readonly joined = signal<{ readonly id: string; readonly activityId: string } | null>(null);
 
   /** Each child's own range, by activity; asked for once. */
   private readonly tops = signal<Readonly<Record<string, Tops>>>({});
@@ -85,6 +89,12 @@ export class MeasuringSession {
     return tops.length > 0 ? Math.min(...tops) : null;
   }
 
+  /** A tool was opened from the tray: what is noted belongs to the session there. */
+  join(id: string, activityId: string, children: readonly string[]): void {
+    this.joined.set({ id, activityId });
+    this.chosen.set(children);
+  }
+
   toggle(childId: string): void {
     this.end();
     this.chosen.update((some) =>
@@ -96,9 +106,12 @@ export class MeasuringSession {
     return this.chosen().includes(childId);
   }
 
-  /** Keeps a try of a child. @param activityId what it belongs to; @returns what `takeBack` asks for */
-  note(activityId: string, { materials = [], ...measured }: Measured): string {
-    const sessionId = this.begun(activityId, measured.childId);
+  /** Keeps a try of a child. @param toolsActivity what it belongs to where the tool was not opened from the tray; @returns what `takeBack` asks for */
+  note(toolsActivity: string, { materials = [], ...measured }: Measured): string {
+    const joined = this.joined();
+    const activityId = joined?.activityId ?? toolsActivity;
+    if (joined) this.beginAtTray();
+    const sessionId = joined?.id ?? this.begun(activityId, measured.childId);
     const id = uuid();
     void this.outbox.put({
       kind: 'observation',
@@ -128,6 +141,13 @@ export class MeasuringSession {
       voiding: { id: uuid(), observationId, at: this.clock.instant(), notedBy: '' },
     });
     this.noted.update((n) => Math.max(0, n - 1));
+  }
+
+  /** A session at the tray begins with the first thing noted, which may be here. */
+  private beginAtTray(): void {
+    const session = this.atTray();
+    if (session && session.id === this.joined()?.id && this.noted() === 0)
+      void this.outbox.put({ kind: 'session', session });
   }
 
   private begun(activityId: string, childId: string): string {

@@ -9,8 +9,8 @@ import {
   untracked,
 } from '@angular/core';
 import { LiveAnnouncer } from '@angular/cdk/a11y';
-import { Router } from '@angular/router';
-import { neighborTop } from '@gumo/core/activities';
+import { Router, RouterLink } from '@angular/router';
+import { neighborTop, toolFor } from '@gumo/core/activities';
 import { type TraceSeen, usualWish } from '@gumo/core/sheets';
 import { warmUps } from '@gumo/core/rounds';
 import { careFor, cautionsAt, inReach, needsOf } from '@gumo/core/materials';
@@ -24,6 +24,7 @@ import { Store } from '@ngrx/store';
 import { afterPaint } from '../../common/after-paint';
 import { Api } from '../../common/api';
 import { Clock } from '../../common/clock';
+import { Door } from '../../common/door';
 import { Icon } from '../../common/icon';
 import { IconTip } from '../../common/icon-tip';
 import { topWords } from '../../common/words';
@@ -73,6 +74,7 @@ import { WaysList } from './ways-list';
     MinuteRing,
     OutcomeBar,
     Participants,
+    RouterLink,
     SceneView,
     SoFar,
     StepList,
@@ -97,6 +99,7 @@ export class Run {
   private readonly announcer = inject(LiveAnnouncer);
   private readonly quickNotes = inject(QuickNotes);
   private readonly dialogs = inject(MatDialog);
+  private readonly door = inject(Door);
   private readonly soon = afterPaint();
   protected readonly answering = inject(Answering);
   protected readonly noting = inject(Noting);
@@ -150,6 +153,19 @@ export class Run {
   });
   protected readonly past = computed(() => this.minutes() > this.mostMinutes());
 
+  /** The tool to measure with that belongs to the question, for whom the place is open. */
+  protected readonly tool = computed(() => {
+    const kind = this.asked()[0]?.kind;
+    return kind && this.door.isOwner() ? toolFor(kind) : null;
+  });
+  /** It opens with those who take part, and notes into this session. */
+  protected readonly toTool = computed(() => ({
+    session: this.session()?.id,
+    activity: this.session()?.activityId,
+    children: this.participants()
+      .map((one) => one.child.id)
+      .join(','),
+  }));
   protected readonly asked = computed(() => {
     const question = this.answering.question();
     return question ? [question] : [];
