@@ -36,6 +36,8 @@ const known = new Map<unknown, Drawing>();
     :host {
       display: block;
       inline-size: 88px;
+      max-inline-size: 100%;
+      overflow: hidden;
       block-size: 56px;
       padding: 4px;
       overflow: hidden;
