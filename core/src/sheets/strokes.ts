@@ -13,14 +13,31 @@ export interface Stroke {
 export interface DigitForms {
   readonly one: 'plain' | 'flagged';
   readonly four: 'open' | 'closed';
-  readonly nine: 'straight' | 'curved';
+  readonly nine: 'straight' | 'slanted' | 'curved';
 }
 
 export const FIELD = { width: 10, height: 16 } as const;
 
+/** So many degrees between two points of a curve: smooth on a page as on a screen. */
+const FINE_DEGREES = 3;
+const CURVE_STEPS = 24;
+
+/** Points along a curve from one point to another, pulled by two others (cubic Bézier). */
+function curve(from: P, pull: P, pullTo: P, to: P): P[] {
+  return Array.from({ length: CURVE_STEPS + 1 }, (_, i): P => {
+    const t = i / CURVE_STEPS;
+    const u = 1 - t;
+    const on = (k: 0 | 1): number =>
+      round(
+        u ** 3 * from[k] + 3 * u * u * t * pull[k] + 3 * u * t * t * pullTo[k] + t ** 3 * to[k],
+      );
+    return [on(0), on(1)];
+  });
+}
+
 /** Points along a part of an ellipse, angles in degrees, 0 to the right, growing downward. */
 function arc(cx: number, cy: number, rx: number, ry: number, from: number, to: number): P[] {
-  const steps = Math.max(4, Math.ceil(Math.abs(to - from) / 6));
+  const steps = Math.max(4, Math.ceil(Math.abs(to - from) / FINE_DEGREES));
   return Array.from({ length: steps + 1 }, (_, i): P => {
     const t = ((from + ((to - from) * i) / steps) * Math.PI) / 180;
     return [round(cx + rx * Math.cos(t)), round(cy + ry * Math.sin(t))];
@@ -30,6 +47,38 @@ function arc(cx: number, cy: number, rx: number, ry: number, from: number, to: n
 const round = (n: number): number => Math.round(n * 100) / 100;
 
 const stroke = (move: string, rhyme: string, ...points: P[]): Stroke => ({ points, move, rhyme });
+
+const NINES: Readonly<
+  Record<
+    DigitForms['nine'],
+    { readonly move: string; readonly rhyme: string; readonly leg: readonly P[] }
+  >
+> = {
+  straight: {
+    move: 'round, close, down',
+    rhyme: 'A ball and a line, and that is nine',
+    leg: [
+      [8.2, 3.6],
+      [8.2, 15],
+    ],
+  },
+  slanted: {
+    move: 'round, close, slant down',
+    rhyme: 'A ball and a slope, and down the rope',
+    leg: [
+      [8.2, 3.6],
+      [5.4, 15],
+    ],
+  },
+  curved: {
+    move: 'round, close, down with a hook',
+    rhyme: 'A ball and a hook, look in the book',
+    leg: [
+      ...curve([8.2, 3.6], [8.4, 7], [8.6, 9.4], [8, 11.6]),
+      ...curve([8, 11.6], [7.2, 15], [4.2, 15.6], [2.4, 14]),
+    ],
+  },
+};
 
 /**
  * How each digit is written: all begin at the top, top to bottom and left to right (common practice,
@@ -49,7 +98,8 @@ export function strokesOf(digit: number, forms: DigitForms): readonly Stroke[] {
       return forms.one === 'plain'
         ? [stroke('down', 'Straight as a stick, and quick', [5, 1], [5, 15])]
         : [
-            stroke('slant up, down', 'Up the hill and down to the mill', [2.4, 4], [5, 1], [5, 15]),
+            stroke('down', 'Straight down from the top', [5, 1], [5, 15]),
+            stroke('flag', 'back to the top, a flag in the wind', [5, 1], [2.4, 4]),
             stroke('base', 'and a floor to stand on', [2.4, 15], [7.6, 15]),
           ];
     case 2:
@@ -57,8 +107,8 @@ export function strokesOf(digit: number, forms: DigitForms): readonly Stroke[] {
         stroke(
           'over, slant, across',
           'Over the hill, down the slide, along the ground so wide',
-          ...arc(5, 5, 3.8, 4, -160, 20),
-          [1.2, 15],
+          ...arc(5, 5, 3.8, 4, -160, 0),
+          ...curve([8.8, 5], [8.8, 8.6], [4.4, 11.4], [1.2, 15]),
           [8.8, 15],
         ),
       ];
@@ -103,9 +153,7 @@ export function strokesOf(digit: number, forms: DigitForms): readonly Stroke[] {
         stroke(
           'curve down, round, close',
           'Down I go and curl up so',
-          [7.4, 1],
-          [4.2, 4],
-          [1.8, 8.4],
+          ...curve([7.4, 1], [3.8, 3], [1.4, 6.6], [1.4, 11]),
           ...arc(5, 11, 3.6, 4, 180, -180),
         ),
       ];
@@ -127,23 +175,10 @@ export function strokesOf(digit: number, forms: DigitForms): readonly Stroke[] {
     case 9:
       return [
         stroke(
-          forms.nine === 'straight' ? 'round, close, down' : 'round, close, down with a hook',
-          forms.nine === 'straight'
-            ? 'A ball and a line, and that is nine'
-            : 'A ball and a hook, look in the book',
+          NINES[forms.nine].move,
+          NINES[forms.nine].rhyme,
           ...arc(4.8, 5, 3.6, 4, -20, -380),
-          ...(forms.nine === 'straight'
-            ? ([
-                [8.2, 3.6],
-                [8.2, 15],
-              ] as P[])
-            : ([
-                [8.3, 5],
-                [8.2, 11],
-                [7, 14.2],
-                [4.6, 15],
-                [2.4, 14],
-              ] as P[])),
+          ...NINES[forms.nine].leg,
         ),
       ];
     default:

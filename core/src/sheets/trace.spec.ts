@@ -1,4 +1,5 @@
 import { type DigitForms, type TraceSeen, seenInTrace } from './index.js';
+import { READABLE_WAYS, RIGHT_WAYS, drawnIn, notADigit } from './trace-testing.js';
 
 /** Points as "x,y", strokes apart by a slash: drawn by hand on a field of about 100 by 150. */
 const read = (trace: string): [number, number][][] =>
@@ -119,5 +120,64 @@ describe('a traced digit', () => {
     const lifted = [line.slice(0, 5), line.slice(4), [[2, 2] as const, [2, 3] as const]];
     expect(seenInTrace(2, USUAL, lifted)).toBe('right');
     expect(seenInTrace(2, USUAL, [])).toBe('other-shape');
+  });
+});
+
+/** Distorted digits, made from seeds: sixty a digit. What counts as each way is invented for this spec. */
+describe('a traced digit among others', () => {
+  const ALL: readonly DigitForms[] = [USUAL, HOOK, { ...USUAL, four: 'closed', nine: 'slanted' }];
+  const DIGITS = [0, 1, 2, 3, 4, 5, 6, 7, 8, 9];
+  const WAYS = [...RIGHT_WAYS, ...READABLE_WAYS];
+
+  it('is read at least 95 times in a hundred, however it was drawn', () => {
+    for (const digit of DIGITS) {
+      let read = 0;
+      for (let k = 0; k < 60; k++) {
+        const forms = ALL[k % ALL.length]!;
+        const drawn = drawnIn(WAYS[k % WAYS.length]!, digit, forms, 1000 * digit + k);
+        if (seenInTrace(digit, forms, drawn) !== 'other-shape') read++;
+      }
+      expect(read).withContext(String(digit)).toBeGreaterThanOrEqual(57);
+    }
+  });
+
+  it('is never taken for another digit, nor a zigzag or a scribble for a digit', () => {
+    for (const digit of DIGITS) {
+      for (const drew of DIGITS.filter((one) => one !== digit)) {
+        for (let k = 0; k < 2; k++) {
+          const forms = ALL[(digit + drew + k) % ALL.length]!;
+          const way = RIGHT_WAYS[(drew + 2 * k) % RIGHT_WAYS.length]!;
+          const seen = seenInTrace(digit, forms, drawnIn(way, drew, forms, 500 * drew + digit + k));
+          expect(seen).withContext(`asked ${digit}, drew ${drew}, ${way}`).toBe('other-shape');
+        }
+      }
+      for (const kind of ['zigzag', 'scribble'] as const) {
+        for (let k = 0; k < 6; k++) {
+          const seen = seenInTrace(digit, USUAL, notADigit(kind, 77 * digit + k));
+          expect(seen).withContext(`${kind} for ${digit}`).toBe('other-shape');
+        }
+      }
+    }
+  });
+
+  it('is no line, but for a one that stands nearly upright', () => {
+    const line = (degrees: number): [number, number][][] => {
+      const t = (degrees * Math.PI) / 180;
+      return [
+        Array.from({ length: 20 }, (_, i): [number, number] => [
+          7 * i * Math.sin(t),
+          7 * i * Math.cos(t),
+        ]),
+      ];
+    };
+    for (const digit of DIGITS) {
+      for (const degrees of [-90, -60, -40, -20, 0, 20, 40, 60, 90]) {
+        const isOne = digit === 1 && Math.abs(degrees) <= 20;
+        const seen = seenInTrace(digit, USUAL, line(degrees));
+        expect(seen === 'other-shape')
+          .withContext(`${digit}, ${degrees} degrees: ${seen}`)
+          .toBe(!isOne);
+      }
+    }
   });
 });

@@ -65,7 +65,7 @@ export const SheetWish = v.object({
   forms: v.object({
     one: v.picklist(['plain', 'flagged']),
     four: v.picklist(['open', 'closed']),
-    nine: v.picklist(['straight', 'curved']),
+    nine: v.picklist(['straight', 'slanted', 'curved']),
   }),
 });
 export type SheetWish = v.InferOutput<typeof SheetWish>;

@@ -63,7 +63,7 @@ export const Household = v.object({
   digitForms: v.object({
     one: oneOf(['plain', 'flagged'] as const),
     four: oneOf(['open', 'closed'] as const),
-    nine: oneOf(['straight', 'curved'] as const),
+    nine: oneOf(['straight', 'slanted', 'curved'] as const),
   }),
   digitCue: oneOf(['movement', 'rhyme'] as const),
   preferredWay: oneOf(['any', 'adult-led', 'presentation', 'invitation'] as const),

@@ -165,6 +165,7 @@ const QUESTIONS: readonly Question[] = [
   ]),
   form('nine', 'The 9', [
     ['straight', 'straight'],
+    ['slanted', 'slanted'],
     ['curved', 'curved'],
   ]),
   {
