@@ -121,7 +121,10 @@ const SCREENS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
     expect(await barriers(page), 'the day').toEqual([]);
     await page.getByRole('tab', { name: 'Backup and files' }).click();
     await page.getByRole('button', { name: 'Back up now' }).click();
-    await page.getByRole('button', { name: /^Restore the backup/ }).click();
+    await page
+      .getByRole('button', { name: /^Restore the backup/ })
+      .first()
+      .click();
   },
   'a new child': async (page) => {
     await page.getByRole('link', { name: 'Children' }).click();
@@ -187,14 +190,15 @@ const SCREENS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
   },
 };
 
-test.describe.configure({ mode: 'parallel' });
+// Every page is looked at in both themes and two sizes, which takes a busy machine its time.
+test.describe.configure({ mode: 'parallel', timeout: 120_000 });
 
 for (const [name, open] of Object.entries(SCREENS)) {
   test(`nothing stands in the way on ${name}`, async ({ page }) => {
     await expect(page.getByRole('heading', { name: 'Get ready' })).toBeVisible();
     await open(page);
     // A page of a hundred beads is looked at for some seconds.
-    await expect.poll(() => barriers(page), { timeout: 20_000 }).toEqual([]);
+    await expect.poll(() => barriers(page), { timeout: 110_000 }).toEqual([]);
   });
 }
 

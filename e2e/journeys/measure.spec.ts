@@ -179,7 +179,7 @@ test('a basket sorted by two rules makes two charts, and a question is answered'
   // It is there after the place was left, and prints.
   await page.getByRole('link', { name: 'Today', exact: true }).click();
   await open(page, 'Graphs', []);
-  await expect(chart).toHaveAttribute('aria-label', '');
+  await expect(chart).toHaveAttribute('aria-label', 'an empty graph');
   await page.getByRole('button', { name: 'What came by', exact: true }).click();
   await expect(chart).toHaveAttribute('aria-label', 'kites: 1, dogs: 31');
   const made = page.waitForResponse(/papers\/graph\.pdf$/);

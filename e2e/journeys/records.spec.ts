@@ -23,7 +23,10 @@ test('a backup is made and restored; a child is deleted, and not in the backup e
   await expect(page.getByRole('link', { name: /Tomasz/ })).toHaveCount(0);
 
   await page.goto(`${server.url}/household/records`);
-  await page.getByRole('button', { name: /^Restore the backup of/ }).click();
+  await page
+    .getByRole('button', { name: /^Restore the backup of/ })
+    .first()
+    .click();
   await page.getByRole('button', { name: 'Restore it' }).click();
   await expect(page.getByText('The records are those of the backup.')).toBeVisible();
   await page.getByRole('link', { name: 'Children' }).click();

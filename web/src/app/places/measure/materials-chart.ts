@@ -33,7 +33,11 @@ const LETTER = 0.56;
   selector: 'gumo-materials-chart',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <svg [attr.viewBox]="'0 0 ' + width + ' ' + height" role="img" [attr.aria-label]="words()">
+    <svg
+      [attr.viewBox]="'0 0 ' + width + ' ' + height"
+      role="img"
+      [attr.aria-label]="words() || 'an empty graph'"
+    >
       <path class="line" [attr.d]="'M8 ' + base + 'H' + (width - 8)" />
       @for (column of columns(); track column.name) {
         <g [attr.transform]="'translate(' + column.x + ' 0)'">
