@@ -80,7 +80,7 @@ test.describe('one bead through the weeks', () => {
     await expect(bead).toHaveAttribute('data-status', 'review');
     await bead.click();
     await expect(reason).toContainText(
-      'Review: it was secure, and then less of it was on their own',
+      'Review: it was secure, but then less of it was on their own',
     );
 
     await page.getByRole('button', { name: 'Knows it' }).click();
