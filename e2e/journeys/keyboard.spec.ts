@@ -113,6 +113,8 @@ test('a child is added and changed by keyboard alone', async ({ page }) => {
 });
 
 test('the week is planned and a card is moved by keyboard alone', async ({ page }) => {
+  // How near the plan is to the best is worked out to its end.
+  test.slow();
   await expect(page.getByRole('heading', { name: /Tuesday/ })).toBeVisible();
   await page.keyboard.press('w');
   await expect(page.locator('gumo-week-card').first()).toBeVisible();
@@ -121,7 +123,7 @@ test('the week is planned and a card is moved by keyboard alone', async ({ page 
   await expect(page.getByRole('button', { name: 'This week' })).toBeVisible();
   await tabTo(page, /^Plan the week/);
   await page.keyboard.press('Enter');
-  await expect(page.locator('header p')).toContainText(/cover/, { timeout: 25_000 });
+  await expect(page.locator('header p')).toContainText(/No plan could/, { timeout: 90_000 });
   await expect(page.locator('gumo-week-card.coming')).toHaveCount(0, { timeout: 25_000 });
   const cards = page.locator('gumo-week-card:not(.invitation) .open');
   const title = (await cards.first().locator('.title').innerText()).trim();
