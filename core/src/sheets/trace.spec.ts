@@ -160,6 +160,19 @@ describe('a traced digit among others', () => {
     }
   });
 
+  it('is a one by its flag, and no seven', () => {
+    for (let k = 0; k < 60; k++) {
+      const forms = ALL[k % ALL.length]!;
+      const seven = drawnIn(RIGHT_WAYS[k % RIGHT_WAYS.length]!, 7, forms, 99000 + k);
+      expect(seenInTrace(1, forms, seven))
+        .withContext(String(k))
+        .toBe('other-shape');
+    }
+    const flagAndStem = read('24,36 36,22 50,8 50,60 52,110 50,142');
+    expect(seenInTrace(1, HOOK, flagAndStem)).toBe('right');
+    expect(seenInTrace(1, HOOK, read('14,12 50,10 86,13 66,60 48,104 36,142'))).toBe('other-shape');
+  });
+
   it('is no line, but for a one that stands nearly upright', () => {
     const line = (degrees: number): [number, number][][] => {
       const t = (degrees * Math.PI) / 180;

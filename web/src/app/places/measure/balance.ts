@@ -24,7 +24,7 @@ import { ChildSymbol } from '../../common/child-symbol';
 import { TOGGLES } from '../../common/toggle';
 import { listWords } from '../../common/words';
 import { materialsFeature } from '../../state/materials';
-import { ADULT, MeasuringSession } from './measuring-session';
+import { MeasuringSession } from './measuring-session';
 import { MeasuringParticipants } from './measuring-participants';
 import { MaterialField } from './material-field';
 
@@ -188,9 +188,9 @@ export class BalanceTool {
 
   private keep(left: number, right: number, heavier: Heavier): void {
     const kept: string[] = [];
-    for (const { id: childId } of this.session.guessers()) {
+    for (const { id: childId } of this.session.participants()) {
       const guess = this.guesses()[childId];
-      if (!guess || childId === ADULT.id) continue;
+      if (!guess) continue;
       const said = (side: Heavier): 'lighter' | 'same' | 'heavier' =>
         side === 'same' ? 'same' : side === 'left' ? 'heavier' : 'lighter';
       const noted = this.session.note('balance', {

@@ -40,7 +40,7 @@ import { materialsFeature } from '../../state/materials';
 import { HundredRange } from './hundred-range';
 import { householdFeature } from '../../state/household';
 import { listWords } from '../../common/words';
-import { ADULT, type Measured, MeasuringSession } from './measuring-session';
+import { type Measured, MeasuringSession } from './measuring-session';
 import { MeasuringParticipants } from './measuring-participants';
 
 const Seen = v.pick(MeasuringAnswer, ['ranges']);
@@ -190,9 +190,6 @@ export class JarTool {
     return [...Array.from({ length: groups }, () => this.by()), ...(left > 0 ? [left] : [])];
   });
   protected readonly dots = Array.from({ length: MOST }, (_, i) => i);
-  /** What was kept of this jar, by child and kind of guess. */
-  private readonly kept = new Map<string, { readonly id: string; readonly said: string }>();
-
   /** Ranges of the last weeks, by child; what was kept here comes behind them. */
   private readonly past = signal<Readonly<Record<string, readonly Counted[]>>>({});
   private readonly here = signal<Readonly<Record<string, Counted>>>({});
@@ -295,7 +292,6 @@ export class JarTool {
     const actual = this.actual();
     if (actual === null) return;
     for (const { id: childId } of this.session.participants()) {
-      if (childId === ADULT.id) continue;
       const { range, number } = this.guessOf(childId);
       if (range) {
         const inside = rangeVerdict(range.low, range.high, actual) === 'inside';
@@ -330,11 +326,7 @@ export class JarTool {
       note: `Counted by ${BY_WORDS[this.by()]}.`,
       record,
     };
-    const said = JSON.stringify(measured);
-    const before = this.kept.get(key);
-    if (before?.said === said) return;
-    if (before) this.session.takeBack(before.id);
-    this.kept.set(key, { id: this.session.note(ACTIVITY, measured), said });
+    this.session.keep(key, ACTIVITY, measured);
   }
 
   protected again(): void {
@@ -342,7 +334,7 @@ export class JarTool {
       this.past.update((all) => ({ ...all, [id]: [...(all[id] ?? []), one] }));
     }
     this.here.set({});
-    this.kept.clear();
+    this.session.keepAnew();
     this.guesses.set({});
     this.ends.set({});
     this.actual.set(null);

@@ -158,7 +158,10 @@ export class Measure {
     // What was noted with one tool is one session.
     effect(() => {
       this.open();
-      untracked(() => session.end());
+      untracked(() => {
+        session.end();
+        session.keepAnew();
+      });
     });
     inject(DestroyRef).onDestroy(() => session.end());
   }

@@ -61,6 +61,8 @@ export class MeasuringSession {
   ]);
   /** Records of the session that is on. */
   readonly noted = signal(0);
+  /** What was kept once, by a key of the tool's own. */
+  private readonly kept = new Map<string, { readonly id: string; readonly said: string }>();
   private session: { readonly id: string; readonly activityId: string } | null = null;
   /** The session at the tray from which a tool was opened: it goes on, and ends there. */
   readonly joined = signal<{ readonly id: string; readonly activityId: string } | null>(null);
@@ -132,6 +134,23 @@ export class MeasuringSession {
     });
     this.noted.update((n) => n + 1);
     return id;
+  }
+
+  /**
+   * Keeps a try once. Where it says something else than before under the same key, what was kept is taken back.
+   * @param key what tells it from other tries of this tool, such as the round, the child and the object
+   */
+  keep(key: string, toolsActivity: string, measured: Measured): void {
+    const said = JSON.stringify(measured);
+    const before = this.kept.get(key);
+    if (before?.said === said) return;
+    if (before) this.takeBack(before.id);
+    this.kept.set(key, { id: this.note(toolsActivity, measured), said });
+  }
+
+  /** Another jar, figure or tool: what is kept from here on is something new. */
+  keepAnew(): void {
+    this.kept.clear();
   }
 
   /** What was kept was wrong: that is a further fact, and the first stays to be read. */

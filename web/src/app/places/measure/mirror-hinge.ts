@@ -12,7 +12,7 @@ import {
 } from '@gumo/core/measuring';
 import { ChildSymbol } from '../../common/child-symbol';
 import { TOGGLES } from '../../common/toggle';
-import { ADULT, MeasuringSession } from './measuring-session';
+import { MeasuringSession } from './measuring-session';
 
 const RADIUS = 108;
 /** The thing between the mirrors: a flag, so that left and right can be told apart. */
@@ -102,7 +102,7 @@ export class MirrorHinge {
     const actual = this.seen();
     for (const { id: childId } of this.session.participants()) {
       const predicted = this.guesses()[childId];
-      if (predicted === undefined || childId === ADULT.id) continue;
+      if (predicted === undefined) continue;
       this.session.note('mirror-hinge', {
         childId,
         skillId: 'mirror-see',

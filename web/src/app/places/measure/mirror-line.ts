@@ -68,8 +68,6 @@ export class MirrorLine {
       ? `${said} The piece in row ${lone.row + 1}, column ${lone.column + 1} has no match yet.`
       : `${said} Both sides are the same.`;
   });
-  /** What was kept of this figure, by child. */
-  private readonly kept = new Map<string, { readonly id: string; readonly said: string }>();
 
   protected pieceAt(row: number, column: number): string | null {
     return this.pieces().find((one) => one.row === row && one.column === column)?.kind ?? null;
@@ -105,7 +103,7 @@ export class MirrorLine {
 
   protected clear(): void {
     this.pieces.set([]);
-    this.kept.clear();
+    this.session.keepAnew();
   }
 
   /** A figure is one question: noted again, what was kept before is taken back. */
@@ -121,11 +119,7 @@ export class MirrorLine {
         outcome: lone === null ? 'own' : 'not-yet',
         record: { kind: 'pattern', unit, shown: Math.floor(pairs), answer },
       };
-      const said = JSON.stringify(measured);
-      const before = this.kept.get(childId);
-      if (before?.said === said) continue;
-      if (before) this.session.takeBack(before.id);
-      this.kept.set(childId, { id: this.session.note('two-sided', measured), said });
+      this.session.keep(childId, 'two-sided', measured);
     }
   }
 

@@ -36,9 +36,6 @@ export class WeighRecords {
   readonly canCorrectMark = computed(
     () => this.rounds().length > 1 && this.round().seen.length === 0,
   );
-  /** What was kept of each guesser and thing in each round. */
-  private readonly kept = new Map<string, { readonly id: string; readonly said: string }>();
-
   of(guesser: string, thing: string): Prediction | null {
     return this.round().predictions[predictionKey(guesser, thing)] ?? null;
   }
@@ -81,18 +78,10 @@ export class WeighRecords {
           const [childId = ''] = key.split('/');
           if (key !== predictionKey(childId, thing.name) || childId === ADULT.id) continue;
           const measured = measuredOf(round, childId, thing, unit);
-          if (measured) this.note(`${r}/${key}`, measured);
+          if (measured) this.session.keep(`${r}/${key}`, 'divide-weigh', measured);
         }
       }
     });
-  }
-
-  private note(key: string, measured: Measured): void {
-    const said = JSON.stringify(measured);
-    const before = this.kept.get(key);
-    if (before?.said === said) return;
-    if (before) this.session.takeBack(before.id);
-    this.kept.set(key, { id: this.session.note('divide-weigh', measured), said });
   }
 }
 
