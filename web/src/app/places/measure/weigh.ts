@@ -2,22 +2,17 @@ import {
   ChangeDetectionStrategy,
   Component,
   computed,
-  effect,
   inject,
   linkedSignal,
   signal,
-  untracked,
 } from '@angular/core';
 import { LiveAnnouncer } from '@angular/cdk/a11y';
 import { MatButton, MatIconButton } from '@angular/material/button';
 import { MatInputModule } from '@angular/material/input';
 import {
   MASS_UNITS,
-  OFF_AFTER_MS,
-  SETTLE_MS,
   SIDES,
   type MassUnit,
-  type Reading,
   type Side,
   type Size,
   type WeighRound,
@@ -29,18 +24,12 @@ import {
   orderOf,
   orderWords,
   predictionWords,
-  putOn,
   readWeight,
-  readingAt,
   roundGraph,
-  scaleOff,
-  scaleStep,
   seenSide,
   sizeMisleads,
   suggestDivider,
   surprises,
-  switchOn,
-  tareNow,
   weightWords,
 } from '@gumo/core/measuring';
 import { Store } from '@ngrx/store';
@@ -56,9 +45,8 @@ import { type Guesser, MeasuringSession } from './measuring-session';
 import { MeasuringParticipants } from './measuring-participants';
 import { type OnTable, WeighRecords } from './weigh-records';
 import { MaterialField } from './material-field';
+import { ScreenScale } from './screen-scale';
 
-const CAPACITY_G = 5000;
-const TICK_MS = 120;
 const SIZES: readonly { readonly size: Size; readonly words: string }[] = [
   { size: 'small', words: 'small' },
   { size: 'large', words: 'large' },
@@ -89,6 +77,7 @@ interface Ends {
     TOGGLES,
     MeasuringParticipants,
     MaterialField,
+    ScreenScale,
   ],
   providers: [WeighRecords],
   templateUrl: './weigh.html',
@@ -198,44 +187,8 @@ export class Weigh {
     ];
   });
 
-  /** The scale that stands in for a real one. */
-  private readonly scale = signal(scaleOff());
-  private readonly at = signal(0);
-  protected readonly onScale = signal<string | null>(null);
-  protected readonly reading = computed((): Reading => {
-    const model = { capacity: CAPACITY_G, step: scaleStep(this.unit()), seed: 1 };
-    return readingAt(this.scale(), model, this.at());
-  });
-  protected readonly display = computed(() => {
-    const reading = this.reading();
-    if (reading.kind === 'off') return '';
-    return 'grams' in reading ? weightWords(reading.grams, this.unit()) : 'too much';
-  });
-
-  constructor() {
-    // The display is looked at again and again while it settles, and once when it goes off.
-    effect((onCleanup) => {
-      const { on, loadedAt, touchedAt } = this.scale();
-      if (!on) return;
-      const timer = setInterval(() => {
-        this.look();
-        if (this.at() - loadedAt > SETTLE_MS) clearInterval(timer);
-      }, TICK_MS);
-      const off = setTimeout(
-        () => this.look(),
-        touchedAt + OFF_AFTER_MS - untracked(this.at) + TICK_MS,
-      );
-      onCleanup(() => {
-        clearInterval(timer);
-        clearTimeout(off);
-      });
-    });
-  }
-
-  private look(): number {
-    this.at.set(performance.now());
-    return this.at();
-  }
+  /** What lies on the scale on screen. */
+  protected readonly lying = signal<OnTable | null>(null);
 
   private columnsOf(round: WeighRound) {
     if (round.mark === null) return [];
@@ -258,7 +211,7 @@ export class Weigh {
   protected remove(name: string): void {
     this.materials.update((some) => some.filter((one) => one.name !== name));
     this.records.forget(name);
-    if (this.onScale() === name) this.onScale.set(null);
+    if (this.lying()?.name === name) this.lying.set(null);
   }
 
   protected setDivider(text: string): void {
@@ -297,23 +250,15 @@ export class Weigh {
     this.records.predict(this.materials(), this.unit(), guesser, material.name, side);
   }
 
-  protected press(what: 'on' | 'tare'): void {
-    this.scale.update((state) =>
-      what === 'on' ? switchOn(state, this.look()) : tareNow(state, this.look()),
-    );
-    if (what === 'on') this.onScale.set(null);
+  /** Put on once more, it is weighed once more. */
+  protected put(material: OnTable): void {
+    this.lying.set({ ...material });
   }
 
-  protected put(material: OnTable | null): void {
-    this.onScale.set(material?.name ?? null);
-    this.scale.update((state) => putOn(state, state.tare + (material?.heft ?? 0), this.look()));
-  }
-
-  /** Takes what the scale says for the thing that lies on it. */
-  protected read(): void {
-    const reading = this.reading();
-    const material = this.materials().find((one) => one.name === this.onScale());
-    if (reading.kind === 'steady' && material) this.weigh(material, reading.grams);
+  /** What the scale on screen says for the thing that lies on it. */
+  protected read(grams: number): void {
+    const material = this.materials().find((one) => one.name === this.lying()?.name);
+    if (material) this.weigh(material, grams);
   }
 
   protected typed(material: OnTable, text: string): void {
