@@ -40,7 +40,6 @@ const known = new Map<unknown, Drawing>();
       overflow: hidden;
       block-size: 56px;
       padding: 4px;
-      overflow: hidden;
       pointer-events: none;
     }
     img,
