@@ -5,7 +5,9 @@ import { need, anytime } from './defaults.js';
 export const ANYTIME_COUNTING: readonly Activity[] = [
   anytime({
     id: 'song-count',
+    sheets: ['song-cards'],
     title: 'A counting song',
+    station: 'Choose a song, sing it, and show each number on your fingers.',
     minutes: [3, 5],
     skills: ['say-*', 'say-back-*', 'minus1-*'],
     needs: [],
@@ -35,7 +37,9 @@ export const ANYTIME_COUNTING: readonly Activity[] = [
   }),
   anytime({
     id: 'count-together',
+    sheets: ['number-track', 'hundred-chart'],
     title: 'Counting together',
+    station: 'Count as far as you like, up or down.',
     minutes: [2, 4],
     skills: ['say-*', 'say-on-*', 'say-back-*'],
     needs: [],
@@ -58,7 +62,9 @@ export const ANYTIME_COUNTING: readonly Activity[] = [
   }),
   anytime({
     id: 'stairs',
+    sheets: ['step-strips'],
     title: 'Stairs and steps',
+    station: 'Say one number for each step.',
     minutes: [2, 4],
     skills: ['say-*', 'step-2', 'step-down', 'say-on-*'],
     needs: [],
@@ -83,7 +89,9 @@ export const ANYTIME_COUNTING: readonly Activity[] = [
   }),
   anytime({
     id: 'tidy-count',
+    sheets: ['box-labels'],
     title: 'Tidy-up count',
+    station: 'Put one thing after the other into the box and count along.',
     minutes: [3, 5],
     skills: ['touch-*', 'total-*'],
     needs: [need('box', 'box to tidy into', 1)],
@@ -103,7 +111,9 @@ export const ANYTIME_COUNTING: readonly Activity[] = [
   }),
   anytime({
     id: 'numbers-about',
+    sheets: ['number-cards'],
     title: 'Numbers about us',
+    station: 'Find a number in this room and say it.',
     minutes: [2, 4],
     skills: ['name-*'],
     needs: [],

@@ -5,7 +5,9 @@ import { need, anytime } from './defaults.js';
 export const ANYTIME_MOMENTS: readonly Activity[] = [
   anytime({
     id: 'waiting',
+    sheets: ['number-line'],
     title: 'Count while we wait',
+    station: 'Guess how far we shall count, then count.',
     minutes: [2, 4],
     skills: ['say-*', 'estimate-*', 'say-on-*'],
     needs: [],
@@ -27,7 +29,9 @@ export const ANYTIME_MOMENTS: readonly Activity[] = [
   }),
   anytime({
     id: 'fingers',
+    sheets: ['folding-hands'],
     title: 'Show it on fingers',
+    station: 'Show a number on your fingers, then show it another way.',
     minutes: [2, 4],
     skills: ['glance-3', 'glance-5', 'bond-2', 'bond-3', 'bond-4', 'bond-5', 'bond-10'],
     needs: [],
@@ -51,7 +55,9 @@ export const ANYTIME_MOMENTS: readonly Activity[] = [
   }),
   anytime({
     id: 'in-pairs',
+    sheets: ['pair-cards'],
     title: 'Mittens and boots',
+    station: 'Find the partners: is one left over?',
     minutes: [2, 5],
     skills: ['step-2', 'step-5', 'partner-*'],
     needs: [need('pair', 'pairs at hand', 1)],
@@ -73,7 +79,9 @@ export const ANYTIME_MOMENTS: readonly Activity[] = [
   }),
   anytime({
     id: 'snack-share',
+    sheets: ['part-whole/plates'],
     title: 'Snack shares',
+    station: 'One for you, one for me, until nothing is left.',
     minutes: [3, 5],
     skills: ['share', 'more-*', 'total-*'],
     needs: [
@@ -98,7 +106,9 @@ export const ANYTIME_MOMENTS: readonly Activity[] = [
   }),
   anytime({
     id: 'next-number',
+    sheets: ['between-mat'],
     title: 'What comes next?',
+    station: 'Tell the puppet which number comes next.',
     minutes: [2, 4],
     skills: ['say-next-*', 'plus1-*', 'minus1-*'],
     needs: [need('puppet', 'puppet', 1)],
@@ -118,7 +128,9 @@ export const ANYTIME_MOMENTS: readonly Activity[] = [
   }),
   anytime({
     id: 'puppet-slip',
+    sheets: ['number-track'],
     title: 'The puppet gets it wrong',
+    station: 'Listen to the puppet count, and catch its mistake.',
     minutes: [2, 5],
     skills: ['say-*', 'touch-*', 'total-*', 'name-*'],
     needs: [need('puppet', 'puppet', 1)],
@@ -138,7 +150,9 @@ export const ANYTIME_MOMENTS: readonly Activity[] = [
   }),
   anytime({
     id: 'both-sides-spot',
+    sheets: ['half-pictures'],
     title: 'Same on both sides?',
+    station: 'Find a thing that is the same on both sides.',
     minutes: [2, 4],
     skills: ['mirror-spot'],
     needs: [],

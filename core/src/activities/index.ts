@@ -4,5 +4,6 @@ export * from './next-step-words.js';
 export * from './on-screen.js';
 export * from './quantity.js';
 export * from './ranges.js';
+export * from './scene-of.js';
 export * from './search.js';
 export * from './slip-help.js';

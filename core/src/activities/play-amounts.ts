@@ -5,7 +5,9 @@ import { likeCounters, need, play } from './defaults.js';
 export const PLAY_AMOUNTS: readonly Activity[] = [
   play({
     id: 'handfuls',
+    sheets: ['compare-mat', 'chart-grid'],
     title: 'A lot and a few',
+    station: 'Take a handful and count it.',
     minutes: [10, 15],
     ways: ['adult-led', 'invitation'],
     skills: ['touch-*', 'total-*', 'more-*', 'layout-*'],
@@ -37,7 +39,9 @@ export const PLAY_AMOUNTS: readonly Activity[] = [
   }),
   play({
     id: 'card-hunt',
+    sheets: ['number-cards'],
     title: 'Numeral hunt',
+    station: 'Find a card, say its number, and bring that many.',
     minutes: [10, 15],
     skills: ['name-*', 'match-*', 'give-*'],
     needs: [need('card', 'number cards', 'n', { faces: 'numerals' }), likeCounters('n')],
@@ -63,7 +67,9 @@ export const PLAY_AMOUNTS: readonly Activity[] = [
   }),
   play({
     id: 'turn-over',
+    sheets: ['number-cards'],
     title: 'Turn one over',
+    station: 'Lift a lid and say the number.',
     minutes: [8, 12],
     skills: ['name-*'],
     needs: [
@@ -87,7 +93,9 @@ export const PLAY_AMOUNTS: readonly Activity[] = [
   }),
   play({
     id: 'land-in-cup',
+    sheets: ['cup-liners'],
     title: 'Land in a cup',
+    station: 'Toss the ball and say the number it lands in.',
     minutes: [10, 15],
     ways: ['adult-led', 'invitation'],
     skills: ['name-5', 'name-10', 'name-20', 'give-*'],

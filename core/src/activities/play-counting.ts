@@ -6,6 +6,7 @@ export const PLAY_COUNTING: readonly Activity[] = [
   play({
     id: 'walk-tally',
     title: 'Walk and tally',
+    station: 'Make one stroke for each one you see.',
     minutes: [15, 20],
     skills: ['touch-*', 'differ-10', 'chart-read', 'chart-build', 'chart-differ'],
     needs: [need('board', 'clip board', 'k'), need('pen', 'pen', 'k')],
@@ -27,12 +28,13 @@ export const PLAY_COUNTING: readonly Activity[] = [
     watchFor: 'One stroke for one thing, also when it comes by again.',
     place: 'out',
     noise: 'lively',
-    sheets: ['walk-tally'],
+    sheets: ['chart-grid/walk'],
     makeIt: 'Stiff card and a clothes-peg do as a clip board.',
   }),
   play({
     id: 'hop-track',
     title: 'Hopping track',
+    station: 'Step from card to card and say each number.',
     minutes: [10, 15],
     skills: ['order-5', 'order-10', 'order-20', 'name-*', 'plus1-*', 'minus1-*'],
     needs: [
@@ -59,12 +61,14 @@ export const PLAY_COUNTING: readonly Activity[] = [
     cautions: ['Floor cards are fixed so that they cannot slip.'],
     place: 'either',
     noise: 'lively',
-    sheets: ['hopping-cards'],
+    sheets: ['hop-cards'],
     makeIt: 'Chalk outdoors; tape and paper plates indoors.',
   }),
   play({
     id: 'row-of-cups',
+    sheets: ['box-labels'],
     title: 'Seven in a row',
+    station: 'Roll the ball, then add what fell.',
     minutes: [10, 15],
     skills: ['name-10', 'add-three-10', 'add-three-20', 'place-5'],
     needs: [need('cup', 'cups with numbers', 7), need('ball', 'soft ball', 1)],
@@ -91,6 +95,7 @@ export const PLAY_COUNTING: readonly Activity[] = [
   play({
     id: 'press-count',
     title: 'Press and count',
+    station: 'Press as many as the number says.',
     minutes: [10, 15],
     skills: ['match-*', 'touch-*', 'step-2'],
     needs: [
@@ -118,12 +123,13 @@ export const PLAY_COUNTING: readonly Activity[] = [
     hazards: ['allergen'],
     mess: 'paint',
     care: 'Sleeves up; sheets dry flat.',
-    sheets: ['press-count'],
+    sheets: ['press-count', 'fingerprints'],
     makeIt: 'A cork or a cut potato as a stamp.',
   }),
   play({
     id: 'dough-digits',
     title: 'Dough digits',
+    station: 'Roll a snake and lay the number.',
     minutes: [12, 20],
     skills: ['name-*', 'write-*', 'give-*', 'frame-*'],
     needs: [
@@ -155,12 +161,13 @@ export const PLAY_COUNTING: readonly Activity[] = [
     hazards: ['allergen'],
     mess: 'damp',
     care: 'Dough off the paper; lid on.',
-    sheets: ['dough-mats'],
+    sheets: ['dough-mat', 'trace-build-draw'],
     makeIt: 'Flour, salt, water, oil; a clear sleeve for the mat.',
   }),
   play({
     id: 'road-digits',
     title: 'Drive the digit',
+    station: 'Start at the dot and drive along the road.',
     minutes: [8, 15],
     ways: ['adult-led', 'invitation'],
     skills: ['write-*', 'name-*', 'draw-lines', 'sentence-plus'],
@@ -185,12 +192,14 @@ export const PLAY_COUNTING: readonly Activity[] = [
     easier: '1 and 0.',
     harder: 'Without the card: the digit in the air.',
     watchFor: 'The start at the top, and the way round.',
-    sheets: ['digit-roads'],
+    sheets: ['digit-roads', 'digit-roads/signs'],
     makeIt: 'Digits of tape on the floor.',
   }),
   play({
     id: 'numbered-snails',
+    sheets: ['box-labels'],
     title: 'Numbered racers',
+    station: 'Send them off: who is first, who is third?',
     minutes: [8, 15],
     ways: ['adult-led', 'invitation'],
     skills: ['name-*', 'place-5'],
@@ -216,6 +225,7 @@ export const PLAY_COUNTING: readonly Activity[] = [
   play({
     id: 'bingo',
     title: 'Number bingo',
+    station: 'Listen, and cover the number that is called.',
     minutes: [10, 15],
     skills: ['name-*', 'match-*', 'bond-10', 'double-10', 'fluent-5'],
     needs: [
@@ -241,6 +251,7 @@ export const PLAY_COUNTING: readonly Activity[] = [
   play({
     id: 'three-line',
     title: 'Three in a line',
+    station: 'Answer a square, then take it: three in a line end the round.',
     minutes: [8, 12],
     skills: ['on-10', 'fluent-5', 'more-10'],
     needs: [
@@ -259,12 +270,14 @@ export const PLAY_COUNTING: readonly Activity[] = [
     easier: 'Squares with dots to compare.',
     harder: 'Squares with three amounts.',
     watchFor: 'Counts all, counts on, or knows.',
-    sheets: ['three-in-a-line'],
+    sheets: ['three-in-line'],
     makeIt: 'Nine squares on paper; buttons over 45 mm.',
   }),
   play({
     id: 'hoop-hop',
+    sheets: ['hop-cards'],
     title: 'Hoop hop',
+    station: 'Jump into a hoop and say its number.',
     minutes: [10, 15],
     ways: ['adult-led', 'invitation'],
     skills: ['name-*', 'on-10'],
@@ -288,7 +301,9 @@ export const PLAY_COUNTING: readonly Activity[] = [
   }),
   play({
     id: 'story-props',
+    sheets: ['number-book/page'],
     title: 'A counting story with props',
+    station: 'Play the story with the things: how many are there now?',
     minutes: [10, 15],
     skills: ['total-*', 'story-5', 'story-10'],
     needs: [need('book', 'own story or picture book', 1), need('loose', 'props', 'n')],
@@ -310,6 +325,7 @@ export const PLAY_COUNTING: readonly Activity[] = [
   play({
     id: 'jar-range',
     title: 'How many in the jar?',
+    station: 'Guess how many are in the jar, then pour out and count.',
     minutes: [10, 15],
     skills: ['estimate-20', 'estimate-100', 'step-2', 'step-5', 'step-10'],
     needs: [
@@ -337,6 +353,7 @@ export const PLAY_COUNTING: readonly Activity[] = [
   play({
     id: 'small-change',
     title: 'Small change',
+    station: 'Choose a thing and pay for it.',
     minutes: [10, 15],
     fromAge: 5,
     skills: ['coins', 'step-5', 'step-10', 'tens-ones', 'split-more'],

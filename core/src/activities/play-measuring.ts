@@ -6,6 +6,7 @@ export const PLAY_MEASURING: readonly Activity[] = [
   play({
     id: 'divide-weigh',
     title: 'Lighter or heavier than this',
+    station: 'Feel it: is it lighter or heavier than this one?',
     minutes: [12, 18],
     fromAge: 3,
     skills: ['divide-weight', 'greater-10', 'order-three'],
@@ -36,7 +37,9 @@ export const PLAY_MEASURING: readonly Activity[] = [
   }),
   play({
     id: 'balance',
+    sheets: ['prediction-chart'],
     title: 'Which side goes down?',
+    station: 'Guess which side goes down, then put them in.',
     minutes: [10, 15],
     skills: ['which-more', 'order-three'],
     needs: [
@@ -61,7 +64,9 @@ export const PLAY_MEASURING: readonly Activity[] = [
   }),
   play({
     id: 'long-line',
+    sheets: ['prediction-chart/length'],
     title: 'How long in cubes',
+    station: 'Lay cubes end to end: how many cubes long is it?',
     minutes: [10, 15],
     skills: ['units-along', 'which-more'],
     needs: [
@@ -85,7 +90,9 @@ export const PLAY_MEASURING: readonly Activity[] = [
   }),
   play({
     id: 'pour-cups',
+    sheets: ['prediction-chart/holds'],
     title: 'How many cups?',
+    station: 'Guess how many cups it holds, then pour and count.',
     minutes: [10, 20],
     skills: ['holds-more', 'which-more'],
     needs: [
@@ -115,6 +122,7 @@ export const PLAY_MEASURING: readonly Activity[] = [
   play({
     id: 'pattern-tray',
     title: 'Pattern tray',
+    station: 'Make the same pattern, then go on with it.',
     minutes: [8, 15],
     ways: ['presentation', 'adult-led', 'invitation'],
     skills: ['pattern-match', 'pattern-copy', 'pattern-next', 'pattern-fix', 'pattern-unit'],
@@ -140,12 +148,14 @@ export const PLAY_MEASURING: readonly Activity[] = [
     easier: 'Two colors, one and one.',
     harder: 'Three colors; or two and one.',
     watchFor: 'The last one repeated instead of the unit.',
-    sheets: ['pattern-strips'],
+    sheets: ['pattern-strips', 'copy-grids'],
     makeIt: 'Pegs, spools, leaves and stones.',
   }),
   play({
     id: 'parcel-share',
+    sheets: ['sorting-mat'],
     title: 'Parcels for the neighbors',
+    station: 'Share the things so that each parcel has the same.',
     minutes: [10, 15],
     skills: ['share', 'halves'],
     needs: [need('parcel', 'parcels', 2, { wish: 4 }), need('loose', 'pieces', 18)],
@@ -171,7 +181,9 @@ export const PLAY_MEASURING: readonly Activity[] = [
   }),
   play({
     id: 'wheels-petals',
+    sheets: ['times-petals'],
     title: 'Wheels and petals',
+    station: 'Count by twos, fives or tens: how many in all?',
     minutes: [8, 15],
     fromAge: 5,
     skills: ['groups', 'groups-more', 'step-2', 'step-5', 'step-10'],
@@ -195,7 +207,9 @@ export const PLAY_MEASURING: readonly Activity[] = [
   }),
   play({
     id: 'break-halves',
+    sheets: ['half-pictures'],
     title: 'Half and half again',
+    station: 'Break it in half, and lay the ends side by side.',
     minutes: [8, 12],
     skills: ['halves'],
     needs: [

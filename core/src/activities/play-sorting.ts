@@ -5,7 +5,9 @@ import { need, play } from './defaults.js';
 export const PLAY_SORTING: readonly Activity[] = [
   play({
     id: 'shape-string',
+    sheets: ['sort-cards'],
     title: 'Find this shape',
+    station: 'Look at the shape on the line and find one like it.',
     minutes: [10, 15],
     skills: ['shape-find'],
     needs: [
@@ -30,7 +32,9 @@ export const PLAY_SORTING: readonly Activity[] = [
   }),
   play({
     id: 'sort-basket',
+    sheets: ['sorting-mat', 'sort-cards'],
     title: 'Sort the basket',
+    station: 'Put together what belongs together.',
     minutes: [10, 15],
     ways: ['adult-led', 'invitation'],
     skills: ['alike', 'sort-one', 'sort-other', 'shape-find'],
@@ -56,6 +60,7 @@ export const PLAY_SORTING: readonly Activity[] = [
   play({
     id: 'columns-chart',
     title: 'Columns',
+    station: 'Build a column for each kind: which one is tallest?',
     minutes: [10, 15],
     ways: ['adult-led', 'invitation'],
     skills: ['chart-build', 'chart-read', 'chart-differ', 'more-10', 'differ-10', 'sort-other'],
@@ -81,7 +86,9 @@ export const PLAY_SORTING: readonly Activity[] = [
   }),
   play({
     id: 'mirror-table',
+    sheets: ['half-pictures'],
     title: 'Mirror table',
+    station: 'Lay a thing before the mirror: what do you see?',
     minutes: [8, 15],
     ways: ['invitation', 'presentation'],
     skills: ['mirror-see', 'mirror-spot', 'mirror-make'],
@@ -105,7 +112,9 @@ export const PLAY_SORTING: readonly Activity[] = [
   }),
   play({
     id: 'mirror-hinge',
+    sheets: ['both-sides-mat'],
     title: 'Two mirrors, one hinge',
+    station: 'Close the mirrors a little and count the pictures.',
     minutes: [8, 12],
     skills: ['mirror-see'],
     needs: [need('mirror', 'safety mirrors, taped', 2), need('loose', 'loose things', 5)],
@@ -128,7 +137,9 @@ export const PLAY_SORTING: readonly Activity[] = [
   }),
   play({
     id: 'two-sided',
+    sheets: ['both-sides-mat', 'half-pictures'],
     title: 'Crowns and boats',
+    station: 'Lay on one side what lies on the other.',
     minutes: [10, 15],
     skills: ['mirror-make'],
     needs: [
@@ -153,7 +164,9 @@ export const PLAY_SORTING: readonly Activity[] = [
   }),
   play({
     id: 'fold-cut',
+    sheets: ['half-pictures'],
     title: 'Fold and cut',
+    station: 'Fold, cut, guess, and open.',
     minutes: [10, 15],
     fromAge: 4,
     skills: ['mirror-fold', 'halves'],

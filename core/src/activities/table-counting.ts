@@ -5,7 +5,9 @@ import { likeCounters, need, table } from './defaults.js';
 export const TABLE_COUNTING: readonly Activity[] = [
   table({
     id: 'dot-touch',
+    sheets: ['counting-cards', 'scatter-cards'],
     title: 'Touch and count',
+    station: 'Put one thing on each dot and count.',
     minutes: [3, 7],
     ways: ['presentation', 'adult-led', 'invitation'],
     skills: ['touch-*', 'total-*'],
@@ -27,7 +29,9 @@ export const TABLE_COUNTING: readonly Activity[] = [
   }),
   table({
     id: 'show-say',
+    sheets: ['number-cards'],
     title: 'Show, say, your turn',
+    station: 'Point to a card and say its number.',
     minutes: [3, 6],
     ways: ['presentation'],
     skills: ['name-*', 'order-5', 'order-10', 'order-20'],
@@ -50,7 +54,9 @@ export const TABLE_COUNTING: readonly Activity[] = [
   }),
   table({
     id: 'dice-touch',
+    sheets: ['dice-net'],
     title: 'Roll and touch',
+    station: 'Guess, roll, and touch each dot.',
     minutes: [3, 7],
     skills: ['touch-5', 'give-*'],
     needs: [need('die', 'dice', 1), likeCounters({ sum: 'n' })],
@@ -74,7 +80,9 @@ export const TABLE_COUNTING: readonly Activity[] = [
   }),
   table({
     id: 'layouts',
+    sheets: ['scatter-cards'],
     title: 'Still as many?',
+    station: 'Count them, move them, and count again.',
     minutes: [4, 8],
     skills: ['layout-*', 'total-*', 'same-*'],
     needs: [likeCounters('n'), need('cloth', 'cloth to lay on', 1)],

@@ -5,7 +5,9 @@ import { likeCounters, need, table, twoColorCounters } from './defaults.js';
 export const TABLE_GROUPS: readonly Activity[] = [
   table({
     id: 'tens-build',
+    sheets: ['hundred-chart'],
     title: 'Tens and ones',
+    station: 'Build the number with tens and ones.',
     minutes: [5, 10],
     fromAge: 5,
     skills: ['tens-ones', 'split-more', 'teens', 'coins'],
@@ -29,7 +31,9 @@ export const TABLE_GROUPS: readonly Activity[] = [
   }),
   table({
     id: 'rows-groups',
+    sheets: ['copy-grids'],
     title: 'Rows and groups',
+    station: 'Put the same number in every row.',
     minutes: [4, 8],
     fromAge: 5,
     skills: ['groups', 'groups-more', 'rows'],
@@ -52,6 +56,7 @@ export const TABLE_GROUPS: readonly Activity[] = [
   table({
     id: 'step-strips',
     title: 'Step strips',
+    station: 'Cover each landing place and say its number.',
     minutes: [4, 8],
     fromAge: 4,
     skills: ['step-*', 'step-down'],
@@ -77,6 +82,7 @@ export const TABLE_GROUPS: readonly Activity[] = [
   table({
     id: 'between',
     title: 'Between two numbers',
+    station: 'Find a number that is more than this and fewer than that.',
     minutes: [4, 7],
     skills: ['more-*', 'differ-10', 'greater-10', 'sign-10'],
     needs: [need('mat', 'between mat', 'k'), need('loose', 'things', { times: [2, 'n'] })],
@@ -96,11 +102,13 @@ export const TABLE_GROUPS: readonly Activity[] = [
     easier: 'Far apart.',
     harder: 'With numeral cards.',
     watchFor: 'Only one side looked at.',
-    sheets: ['between-mat'],
+    sheets: ['between-mat/between', 'number-cards'],
   }),
   table({
     id: 'doubles',
+    sheets: ['doubles-cards'],
     title: 'Doubles',
+    station: 'Put some before the mirror: how many do you see in all?',
     minutes: [3, 6],
     skills: ['double-10', 'double-20', 'step-2'],
     needs: [
@@ -128,6 +136,7 @@ export const TABLE_GROUPS: readonly Activity[] = [
   table({
     id: 'step-ring',
     title: 'Steps in a ring',
+    station: 'Go from number to number in steps: what shape do you get?',
     minutes: [5, 9],
     fromAge: 5,
     skills: ['step-2', 'step-5', 'step-10', 'groups'],
@@ -148,11 +157,13 @@ export const TABLE_GROUPS: readonly Activity[] = [
     harder: 'By threes, by fours.',
     watchFor: 'Ten is a zero in the ones.',
     hazards: ['cord'],
-    sheets: ['ones-ring'],
+    sheets: ['ring-of-ones'],
   }),
   table({
     id: 'repeat-add',
+    sheets: ['times-petals'],
     title: 'The same again',
+    station: 'Lay the same number again and again: how many in all?',
     minutes: [4, 8],
     fromAge: 5,
     skills: ['groups', 'groups-more', 'rows'],

@@ -5,7 +5,9 @@ import { likeCounters, need, table } from './defaults.js';
 export const TABLE_NUMERALS: readonly Activity[] = [
   table({
     id: 'sticker-cards',
+    sheets: ['number-cards'],
     title: 'Stick that many',
+    station: 'Draw a card and stick on that many.',
     minutes: [4, 8],
     skills: ['match-*'],
     needs: [
@@ -32,6 +34,7 @@ export const TABLE_NUMERALS: readonly Activity[] = [
   table({
     id: 'clip-cards',
     title: 'Clip the number',
+    station: 'Clip the right number.',
     minutes: [3, 7],
     ways: ['presentation', 'invitation'],
     skills: ['match-*', 'gap-*'],
@@ -54,12 +57,13 @@ export const TABLE_NUMERALS: readonly Activity[] = [
     watchFor: '6 and 9; counting from one to find the gap.',
     cautions: ['Pegs can pinch: show how they open.'],
     checksItself: true,
-    sheets: ['clip-strips'],
+    sheets: ['clip-cards', 'clip-strips'],
     makeIt: 'Paint-stirring sticks or card; clothes-pegs with numbers.',
   }),
   table({
     id: 'pair-cards',
     title: 'Dots in pairs',
+    station: 'Find the number for the dots.',
     minutes: [4, 8],
     ways: ['adult-led', 'invitation'],
     skills: ['match-10', 'forms-10', 'partner-10'],
@@ -88,7 +92,9 @@ export const TABLE_NUMERALS: readonly Activity[] = [
   }),
   table({
     id: 'counters-under',
+    sheets: ['number-cards'],
     title: 'Counters under cards',
+    station: 'Lay the numbers in order, and counters in pairs below.',
     minutes: [5, 10],
     ways: ['presentation', 'invitation'],
     skills: ['match-10', 'partner-10', 'order-10', 'partner-*'],
@@ -120,6 +126,7 @@ export const TABLE_NUMERALS: readonly Activity[] = [
   table({
     id: 'numeral-search',
     title: 'Find it in the crowd',
+    station: 'Find this number every time it is there.',
     minutes: [3, 6],
     skills: ['name-*'],
     needs: [need('sheet', 'search sheets', 'k', { consumable: true }), need('pen', 'pencil', 'k')],
@@ -136,11 +143,12 @@ export const TABLE_NUMERALS: readonly Activity[] = [
     harder: '6 among 9s.',
     watchFor: 'The turned one ringed, too.',
     checksItself: true,
-    sheets: ['find-in-crowd'],
+    sheets: ['crowd'],
   }),
   table({
     id: 'forms-wall',
     title: 'One number, many faces',
+    station: 'Stick the number on everything that shows it.',
     minutes: [4, 8],
     ways: ['adult-led', 'invitation'],
     skills: ['forms-10'],
@@ -165,7 +173,9 @@ export const TABLE_NUMERALS: readonly Activity[] = [
   }),
   table({
     id: 'number-words',
+    sheets: ['number-cards'],
     title: 'The word for the number',
+    station: 'Choose a number and lay its word.',
     minutes: [4, 8],
     skills: ['forms-10'],
     needs: [
@@ -189,6 +199,7 @@ export const TABLE_NUMERALS: readonly Activity[] = [
   table({
     id: 'hundred-fill',
     title: 'Fill the hundred chart',
+    station: 'Fill in the numbers that are missing.',
     minutes: [5, 10],
     fromAge: 5,
     skills: ['name-100', 'say-50', 'say-100', 'gap-*'],
@@ -212,11 +223,12 @@ export const TABLE_NUMERALS: readonly Activity[] = [
     easier: 'To thirty, three gaps.',
     harder: 'A piece cut from the chart: fill it.',
     watchFor: 'Turned pairs such as 23 and 32.',
-    sheets: ['hundred-chart'],
+    sheets: ['hundred-chart/gaps'],
   }),
   table({
     id: 'name-frame',
     title: 'Letters of my name',
+    station: 'Lay the letters of your name, one in each box.',
     minutes: [3, 6],
     ways: ['adult-led', 'invitation'],
     skills: ['touch-5', 'touch-10', 'total-5', 'total-10', 'more-clear', 'more-5', 'more-10'],
@@ -243,7 +255,9 @@ export const TABLE_NUMERALS: readonly Activity[] = [
   }),
   table({
     id: 'lines-first',
+    sheets: ['lines'],
     title: 'Lines before digits',
+    station: 'Look at the line, say it, and draw it.',
     minutes: [3, 6],
     skills: ['draw-lines'],
     needs: [need('board', 'board', 'k'), need('pen', 'pen', 'k')],
@@ -264,6 +278,7 @@ export const TABLE_NUMERALS: readonly Activity[] = [
   table({
     id: 'digit-write',
     title: 'One digit',
+    station: 'Start at the dot, follow the arrow, and say the way.',
     minutes: [3, 6],
     ways: ['presentation'],
     skills: ['write-*'],
@@ -281,13 +296,14 @@ export const TABLE_NUMERALS: readonly Activity[] = [
     easier: 'In the air, with the whole arm.',
     harder: 'From memory, after a walk round the room.',
     watchFor: 'The start dot, and the direction.',
-    sheets: ['writing-sheet'],
+    sheets: ['tracing', 'digit-poster'],
     makeIt: 'A clear sleeve over a drawn digit, a wipe-off pen.',
     care: 'Caps back on; press lightly.',
   }),
   table({
     id: 'guess-line',
     title: 'Guess, line up, check',
+    station: 'Guess how many, then line them up and check.',
     minutes: [4, 8],
     skills: ['differ-10', 'touch-10', 'estimate-20', 'same-*'],
     needs: [need('track', 'number line to twenty', 1, { faces: 'numerals' }), likeCounters('n')],
@@ -313,6 +329,7 @@ export const TABLE_NUMERALS: readonly Activity[] = [
   table({
     id: 'match-look',
     title: 'Same, shadow, row',
+    station: 'Find the one that is the same.',
     minutes: [3, 6],
     ways: ['presentation', 'invitation'],
     fromAge: 2.5,
@@ -330,11 +347,12 @@ export const TABLE_NUMERALS: readonly Activity[] = [
     easier: 'Colors only.',
     harder: 'Shadows, turned.',
     watchFor: 'The color followed where the shape counts.',
-    sheets: ['look-alike-cards'],
+    sheets: ['alike-cards', 'color-rows/match', 'join-shapes'],
   }),
   table({
     id: 'copy-next',
     title: 'Copy it, then go on',
+    station: 'Say the pattern, lay it, and go on.',
     minutes: [4, 8],
     ways: ['adult-led', 'invitation'],
     skills: ['pattern-copy', 'pattern-next', 'pattern-fix', 'pattern-unit'],
@@ -356,6 +374,6 @@ export const TABLE_NUMERALS: readonly Activity[] = [
     harder: 'Cover the strip after a look.',
     watchFor: 'The first wrong place.',
     checksItself: true,
-    sheets: ['pattern-strips'],
+    sheets: ['pattern-strips', 'color-rows'],
   }),
 ];

@@ -5,7 +5,9 @@ import { likeCounters, need, table, twoColorCounters } from './defaults.js';
 export const TABLE_PART_WHOLE: readonly Activity[] = [
   table({
     id: 'dot-plates',
+    sheets: ['scatter-cards'],
     title: 'Dot plates',
+    station: 'Look quickly: how many dots did you see?',
     minutes: [3, 6],
     ways: ['adult-led'],
     skills: ['glance-3', 'glance-5', 'glance-parts'],
@@ -28,7 +30,9 @@ export const TABLE_PART_WHOLE: readonly Activity[] = [
   }),
   table({
     id: 'build-frame',
+    sheets: ['ten-frame', 'five-frame'],
     title: 'Build it on the frame',
+    station: 'Build the number on the frame.',
     minutes: [3, 7],
     ways: ['presentation', 'adult-led', 'invitation'],
     skills: ['frame-*'],
@@ -50,7 +54,9 @@ export const TABLE_PART_WHOLE: readonly Activity[] = [
   }),
   table({
     id: 'tiles-more',
+    sheets: ['dominoes'],
     title: 'More, fewer, same on dominoes',
+    station: 'Turn a domino: which side has more?',
     minutes: [3, 7],
     ways: ['adult-led'],
     skills: ['more-*'],
@@ -81,7 +87,9 @@ export const TABLE_PART_WHOLE: readonly Activity[] = [
   }),
   table({
     id: 'one-more-line',
+    sheets: ['number-track'],
     title: 'One more on the line',
+    station: 'Put the frog on a number and jump one further.',
     minutes: [3, 5],
     ways: ['adult-led', 'invitation'],
     skills: ['plus1-*', 'minus1-*', 'say-next-*'],
@@ -109,7 +117,9 @@ export const TABLE_PART_WHOLE: readonly Activity[] = [
   }),
   table({
     id: 'two-plates',
+    sheets: ['part-whole/plates', 'ways-chart'],
     title: 'Two plates',
+    station: 'Move one across: how many are on each plate now?',
     minutes: [4, 8],
     ways: ['presentation', 'adult-led'],
     skills: [
@@ -142,7 +152,9 @@ export const TABLE_PART_WHOLE: readonly Activity[] = [
   }),
   table({
     id: 'hidden-part',
+    sheets: ['part-whole', 'part-whole-cards/part'],
     title: 'Who is hiding?',
+    station: 'Some are hiding: how many?',
     minutes: [4, 8],
     ways: ['adult-led'],
     skills: ['hide-*', 'sentence-gap'],
@@ -165,7 +177,9 @@ export const TABLE_PART_WHOLE: readonly Activity[] = [
   }),
   table({
     id: 'in-the-sack',
+    sheets: ['part-whole'],
     title: 'In the sack',
+    station: 'Take some out: how many are still in the sack?',
     minutes: [3, 7],
     ways: ['adult-led'],
     skills: ['minus1-*', 'away-*', 'hide-*', 'sentence-minus'],
@@ -196,7 +210,9 @@ export const TABLE_PART_WHOLE: readonly Activity[] = [
   }),
   table({
     id: 'peg-rail',
+    sheets: ['sum-cards'],
     title: 'Pegs on a rail',
+    station: 'Turn two cards, and peg both numbers.',
     minutes: [4, 8],
     ways: ['presentation', 'adult-led', 'invitation'],
     skills: [

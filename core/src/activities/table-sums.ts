@@ -6,6 +6,7 @@ export const TABLE_SUMS: readonly Activity[] = [
   table({
     id: 'frame-look',
     title: 'A quick look at the frame',
+    station: 'Look quickly: how many are on the frame?',
     minutes: [3, 6],
     skills: ['glance-frame', 'frame-*'],
     needs: [need('frame', 'ten frames', 'k'), need('cover', 'cover', 1, { acrossMm: 160 })],
@@ -25,11 +26,12 @@ export const TABLE_SUMS: readonly Activity[] = [
     easier: 'One row only.',
     harder: 'Filled in pairs; two seconds.',
     watchFor: 'What is missing told instead of what is there: a good way.',
-    sheets: ['ten-frame'],
+    sheets: ['frame-calls'],
   }),
   table({
     id: 'shaken-tray',
     title: 'Shake the tray',
+    station: 'Shake, open, and say how many are on each side.',
     minutes: [4, 8],
     skills: ['bond-*', 'three-parts-*', 'more-*'],
     needs: [need('tray', 'lidded tray with a ridge', 1), likeCounters('n')],
@@ -54,7 +56,9 @@ export const TABLE_SUMS: readonly Activity[] = [
   }),
   table({
     id: 'bead-string',
+    sheets: ['ways-chart'],
     title: 'Beads on a string',
+    station: 'Slide the beads: how many on each side?',
     minutes: [3, 6],
     skills: ['bond-*'],
     needs: [need('string', 'bead string', 1), need('loose', 'beads', 'n')],
@@ -76,7 +80,9 @@ export const TABLE_SUMS: readonly Activity[] = [
   }),
   table({
     id: 'paper-hands',
+    sheets: ['folding-hands'],
     title: 'Folding hands',
+    station: 'Fold some fingers down: how many are still up?',
     minutes: [4, 8],
     fromAge: 4,
     skills: ['bond-5', 'bond-10'],
@@ -101,6 +107,7 @@ export const TABLE_SUMS: readonly Activity[] = [
   table({
     id: 'dot-pairs',
     title: 'Solid dots, ring dots',
+    station: 'How many are full, how many are rings, and how many in all?',
     minutes: [3, 6],
     ways: ['adult-led', 'invitation'],
     skills: ['bond-*', 'join-*', 'glance-parts'],
@@ -120,11 +127,12 @@ export const TABLE_SUMS: readonly Activity[] = [
     easier: 'To four.',
     harder: 'Cover one kind: how many under it?',
     watchFor: 'Counts all, or sees the parts.',
-    sheets: ['dot-pair-cards'],
+    sheets: ['bond-dots'],
   }),
   table({
     id: 'tiles-add',
     title: 'Domino sums',
+    station: 'Turn a domino and build it on the frames.',
     minutes: [4, 8],
     skills: ['join-*', 'on-10', 'frame-10'],
     needs: [
@@ -168,6 +176,7 @@ export const TABLE_SUMS: readonly Activity[] = [
   table({
     id: 'make-tile',
     title: 'Make a domino',
+    station: 'Roll twice and draw a domino of your own.',
     minutes: [5, 8],
     skills: ['bond-*', 'write-*', 'three-parts-*'],
     needs: [need('paper', 'slips', 6, { consumable: true }), need('die', 'die', 1)],
@@ -188,12 +197,14 @@ export const TABLE_SUMS: readonly Activity[] = [
     easier: 'A die with one to three.',
     harder: 'Write the numerals.',
     watchFor: 'Ways that are the same, turned round.',
-    sheets: ['blank-dominoes'],
+    sheets: ['dominoes/blank', 'dice-net'],
     yields: { name: 'dominoes made at home', use: 'tile', count: 6 },
   }),
   table({
     id: 'sign-sticks',
+    sheets: ['compare-mat/sign'],
     title: 'Sticks for signs',
+    station: 'Turn the wide side of the sticks to the one that has more.',
     minutes: [4, 7],
     skills: ['sign-10', 'more-10', 'greater-10'],
     needs: [need('stick', 'sticks', 2), twoColorCounters({ times: [2, 'n'] })],
@@ -216,7 +227,9 @@ export const TABLE_SUMS: readonly Activity[] = [
   }),
   table({
     id: 'adder-box',
+    sheets: ['part-whole-cards'],
     title: 'Two tubes, one box',
+    station: 'Drop both numbers in, guess, and open the box.',
     minutes: [4, 8],
     skills: ['join-*', 'add-three-10', 'story-5', 'story-10', 'add-three-20'],
     needs: [
@@ -245,7 +258,9 @@ export const TABLE_SUMS: readonly Activity[] = [
   }),
   table({
     id: 'two-towers',
+    sheets: ['sum-cards'],
     title: 'Two-color towers',
+    station: 'Build two towers and put them together.',
     minutes: [4, 8],
     ways: ['adult-led', 'invitation'],
     skills: ['join-*', 'on-10', 'sentence-plus', 'units-along'],
@@ -270,6 +285,7 @@ export const TABLE_SUMS: readonly Activity[] = [
   table({
     id: 'make-ten',
     title: 'How many more to ten?',
+    station: 'How many more to ten? Put them in.',
     minutes: [3, 6],
     skills: ['bond-10', 'hide-10', 'frame-10', 'glance-frame', 'sentence-gap'],
     needs: [need('frame', 'ten frames', 'k'), likeCounters({ times: [10, 'k'] })],
@@ -288,11 +304,12 @@ export const TABLE_SUMS: readonly Activity[] = [
     easier: 'Nine and ten, eight and ten.',
     harder: 'The frame only in the mind.',
     watchFor: 'The empty cells counted, or known.',
-    sheets: ['ten-frame'],
+    sheets: ['to-ten-frames', 'ten-frame'],
   }),
   table({
     id: 'two-frames',
     title: 'Two frames',
+    station: 'Roll, build both numbers, and fill the first frame up.',
     minutes: [5, 9],
     skills: ['join-10', 'join-20', 'on-10', 'teens'],
     needs: [
@@ -315,11 +332,12 @@ export const TABLE_SUMS: readonly Activity[] = [
     easier: 'Sums to ten.',
     harder: 'Sums to twenty.',
     watchFor: 'The ten counted again.',
-    sheets: ['ten-frame'],
+    sheets: ['ten-frame/two', 'sum-cards'],
   }),
   table({
     id: 'one-fewer-bag',
     title: 'One fewer in the bag',
+    station: 'Take one out: how many are left in the bag?',
     minutes: [3, 6],
     skills: ['minus1-*', 'sentence-minus', 'away-*'],
     needs: [

@@ -2,7 +2,7 @@ import { DRAWINGS } from '../measuring/index.js';
 import type { Ink, Mark } from './page.js';
 
 /** Inks for the three tones of a drawing, so that it reads in black and white. */
-const TONES: readonly Ink[] = ['paper', 'light', 'gray'];
+const TONES: readonly Ink[] = ['paper', 'straw', 'spruce'];
 
 /** One of the house's own drawings, from its upper left corner; as a shadow all in black. */
 export function drawing(id: string, x: number, y: number, side: number, shadow = false): Mark[] {
@@ -13,7 +13,7 @@ export function drawing(id: string, x: number, y: number, side: number, shadow =
     x,
     y,
     scale: side / 24,
-    width: 0.35,
+    width: Math.max(0.35, side / 60),
     ink: 'black',
     fill: shadow ? 'black' : (TONES[tone - 1] ?? 'paper'),
   }));

@@ -1,173 +1,254 @@
 import { pipsOf, seeded, shuffled } from '../numbers/index.js';
+import { BOARD_SIZE, bingoBoards, boardFace } from './bingo.js';
 import type { SheetKind } from './kind.js';
-import { type CardFace, cardPages, fitFor, onePage } from './layout.js';
-import { LINE_MM, type Mark, areaOf, centered, circle, dot, pageOf, rect, text } from './page.js';
-import { numbersFrom } from './range.js';
+import { type CardFace, cardPages, fitFor } from './layout.js';
+import { type Mark, areaOf, centered, circle, dot, pageOf, rect, text } from './page.js';
+import { numeral } from './numeral.js';
+import { rangeOf } from './range.js';
+import { fitted, linesOf } from './type.js';
+import { onePage } from './layout.js';
 
-const BOARD = 3;
-const SIDE_MM = 84;
-const CELL_MM = (SIDE_MM - 8) / BOARD;
-const MOST_ATTEMPTS = 200;
-
-/** Nine cells with their numbers. */
-const boardFace =
-  (cells: readonly number[], width: number): CardFace =>
-  (x, y) =>
-    cells.flatMap((n, i): Mark[] => {
-      const [cx, cy] = [x + 4 + (i % BOARD) * CELL_MM, y + 4 + Math.floor(i / BOARD) * CELL_MM];
-      return [
-        rect(cx, cy, CELL_MM, CELL_MM, { width }),
-        centered(cx + CELL_MM / 2, cy + CELL_MM / 2, 13, String(n)),
-      ];
-    });
-
-/**
- * Boards of nine numbers each, no two alike and each as likely to win. The numbers are dealt into
- * rounds of as many as there are boards, and every board takes the same places of each round, one on
- * from the board before: whatever order is called, turning the rounds makes any board of any other.
- * @throws RangeError where the range has too few numbers for so many boards
- */
-export function bingoBoards(low: number, high: number, count: number, seed: number): number[][] {
-  const numbers = numbersFrom(low, high);
-  const places = BOARD * BOARD;
-  if (numbers.length <= places) {
-    throw new RangeError(`boards of ${places} need a range of at least ${places + 1} numbers`);
+/** How a number is called, so that the board asks for it. */
+function called(n: number, look: string, random: () => number): string {
+  if (look === 'doubles') {
+    const half = Math.floor(n / 2);
+    return n % 2 === 0 ? `double ${half}` : `double ${half} and 1`;
   }
-  const rounds = Math.floor(numbers.length / count);
-  if (rounds * count <= places) {
-    throw new RangeError(`this range has fair boards for ${numbers.length} at most`);
+  if (look === 'parts') {
+    const part = Math.floor(random() * (n + 1));
+    return `${part} and ${n - part}`;
   }
-  for (let attempt = 0; attempt < MOST_ATTEMPTS; attempt++) {
-    const dealt = shuffled(numbers, seed * 7919 + attempt);
-    const taken = shuffled(
-      Array.from({ length: rounds * count }, (_, i) => i),
-      seed * 104_729 + attempt,
-    ).slice(0, places);
-    const boards = Array.from({ length: count }, (_, board) =>
-      taken.map((at) => {
-        const round = Math.floor(at / count);
-        return dealt[round * count + ((at + board) % count)] as number;
-      }),
-    );
-    const keys = new Set(boards.map((board) => [...board].sort((x, y) => x - y).join()));
-    if (keys.size === count) return boards;
-  }
-  throw new RangeError(`this range has no ${count} different boards`);
+  return String(n);
 }
 
 export const BINGO: SheetKind = {
   id: 'bingo',
+  group: 'games',
   title: 'Bingo boards',
-  about: 'Different boards of nine, and a list for who calls.',
-  asks: ['range', 'count'],
-  looks: [],
+  about:
+    'Different boards, and an order to call in for each round: nobody ties, each board wins one.',
+  asks: ['range', 'count', 'seed', 'laminate'],
+  looks: [
+    ['numbers', 'numbers are called'],
+    ['doubles', 'doubles are called'],
+    ['parts', 'two parts are called'],
+  ],
+  suits: { low: 1, high: 10 },
+  ends: { least: 5 },
   make: (wish) => {
-    const { paper, low, high, count, seed } = wish;
-    const boards = bingoBoards(low, high, count, seed);
-    const faces = boards.map((board) => boardFace(board, LINE_MM));
+    const { paper, low, high, count, seed, look } = wish;
+    const { boards, rounds } = bingoBoards(low, high, count, seed);
+    const faces = boards.map((board) => boardFace(board));
     const title = `Bingo ${low} to ${high}`;
-    const foot = { title, seed };
-    const numbers = shuffled([...new Set(boards.flat())], seed);
     const area = areaOf(paper, false);
-    const list = numbers.map((n, i) =>
-      centered(area.x + 12 + (i % 8) * 22, area.y + 26 + Math.floor(i / 8) * 16, 9, String(n)),
-    );
-    const caller = pageOf(
-      paper,
-      false,
-      [text(area.x, area.y + 8, 6, 'To call, in this order', { anchor: 'start' }), ...list],
-      foot,
-    );
+    const random = seeded(seed);
+    const size = 5.2;
+    const head = 16;
+    let y = area.y + 8;
+    const pages = [];
+    let marks: Mark[] = [
+      text(area.x, y, 6.4, 'To call, from the left', { anchor: 'start', bold: true }),
+    ];
+    for (const [i, order] of rounds.entries()) {
+      const said = order
+        .map((n) => called(n, look, random))
+        .join(look === 'numbers' ? '   ' : ',   ');
+      const lines = linesOf(
+        said.replaceAll(' and ', '\u00a0and\u00a0').replaceAll('double ', 'double\u00a0'),
+        size,
+        area.width - 4,
+      );
+      const tall = head + lines.length * size * 1.6;
+      if (y + tall > area.y + area.height) {
+        pages.push(pageOf(paper, false, marks, { title, seed }));
+        marks = [];
+        y = area.y;
+      }
+      y += head;
+      marks.push(
+        text(area.x, y, 5, `Round ${i + 1}`, { anchor: 'start', ink: 'spruce', bold: true }),
+      );
+      for (const words of lines) {
+        y += size * 1.6;
+        marks.push(text(area.x, y, size, words, { anchor: 'start' }));
+      }
+    }
+    pages.push(pageOf(paper, false, marks, { title, seed }));
     return {
       title,
-      pages: [...cardPages(wish, { width: SIDE_MM, height: SIDE_MM }, faces, title), caller],
-      notes: ['The last page is for who calls.'],
+      pages: [...cardPages(wish, BOARD_SIZE, faces, title), ...pages],
+      notes: ['The last page is for who calls. Deal the boards face down.'],
     };
   },
 };
 
-export const CROWD: SheetKind = {
-  id: 'crowd',
-  title: 'Find it in the crowd',
-  about: 'One numeral among many others; the page says how often it is there.',
-  asks: ['range', 'answers'],
-  looks: [],
-  make: ({ paper, low, high, seed, answers }) => {
-    const { target, cells } = crowdOf(low, high, seed);
-    const area = areaOf(paper, false);
-    const cell = area.width / CROWD_COLUMNS;
-    const times = cells.filter((n) => n === target).length;
-    const marks: Mark[] = [
-      text(area.x, area.y + 12, 9, `Find ${target}`, { anchor: 'start' }),
-      text(area.x + area.width, area.y + 12, 5, `${times} times`, { anchor: 'end', ink: 'gray' }),
-      ...cells.flatMap((n, i): Mark[] => {
-        const x = area.x + ((i % CROWD_COLUMNS) + 0.5) * cell;
-        const y = area.y + 32 + Math.floor(i / CROWD_COLUMNS) * cell;
-        return [
-          centered(x, y, 11, String(n)),
-          ...(answers && n === target ? [circle(x, y, 8.5, { ink: 'gray' })] : []),
-        ];
-      }),
-    ];
-    const title = `Find ${target}`;
-    return onePage({ paper, seed }, false, title, marks);
-  },
+/** Digits that are easily taken for each other (confusions that practitioners name; no source). */
+const TAKEN_FOR: Readonly<Record<string, string>> = {
+  '0': '689',
+  '1': '74',
+  '2': '57',
+  '3': '85',
+  '4': '97',
+  '5': '23',
+  '6': '905',
+  '7': '124',
+  '8': '306',
+  '9': '640',
 };
 
-const CROWD_COLUMNS = 8;
-const CROWD_ROWS = 8;
+/** Numbers that are easily taken for this one: a digit like another, or the digits the other way round. */
+export function takenFor(n: number): number[] {
+  const digits = [...String(n)];
+  const alike = digits.flatMap((digit, i) =>
+    [...(TAKEN_FOR[digit] ?? '')].map((other) =>
+      [...digits.slice(0, i), other, ...digits.slice(i + 1)].join(''),
+    ),
+  );
+  const turned = [...digits].reverse().join('');
+  return [...new Set([turned, ...alike])]
+    .filter((said) => !(said.length > 1 && said.startsWith('0')))
+    .map(Number)
+    .filter((one) => one !== n);
+}
 
-/** A crowd of numerals with the target in it nine to fourteen times. */
+const CROWD_COLUMNS = { small: 10, medium: 8, large: 6 } as const;
+
+export interface Crowd {
+  readonly target: number;
+  readonly columns: number;
+  readonly cells: readonly number[];
+}
+
+/** A crowd of numerals of a range, with the target in it about one time in six. */
 export function crowdOf(
   low: number,
   high: number,
   seed: number,
-): { readonly target: number; readonly cells: readonly number[] } {
-  if (high - low < 2) throw new RangeError('a crowd needs at least three different numbers');
+  wished: {
+    readonly target: number | null;
+    readonly size: keyof typeof CROWD_COLUMNS;
+    readonly alike: boolean;
+  },
+): Crowd {
+  const numbers = rangeOf(low, high);
   const random = seeded(seed);
-  const pick = (): number => low + Math.floor(random() * (high - low + 1));
-  const target = pick();
-  const times = 9 + Math.floor(random() * 6);
-  const others = Array.from({ length: CROWD_COLUMNS * CROWD_ROWS - times }, () => {
-    let n = pick();
-    while (n === target) n = pick();
-    return n;
-  });
-  const all = [...others, ...Array.from({ length: times }, () => target)];
-  return { target, cells: shuffled(all, seed + 1) };
+  const target = wished.target ?? (numbers[Math.floor(random() * numbers.length)] as number);
+  const others = wished.alike ? takenFor(target) : numbers.filter((n) => n !== target);
+  if (others.length < 2) throw new RangeError('a crowd needs at least three different numbers');
+  const columns = CROWD_COLUMNS[wished.size];
+  const many = columns * columns;
+  const times = Math.round(many / 6) - 1 + Math.floor(random() * 3);
+  const crowd = Array.from(
+    { length: many - times },
+    () => others[Math.floor(random() * others.length)] as number,
+  );
+  return {
+    target,
+    columns,
+    cells: shuffled([...crowd, ...Array.from({ length: times }, () => target)], seed + 1),
+  };
 }
 
-export const THREE_IN_LINE: SheetKind = {
-  id: 'three-in-line',
-  title: 'Three in a line',
-  about: 'Boards of nine numbers; whoever makes a sum covers it, three in a line wins the round.',
-  asks: ['range', 'count'],
+export const CROWD: SheetKind = {
+  id: 'crowd',
+  group: 'games',
+  title: 'Find it in the crowd',
+  about: 'One numeral among many others; the key is on the back.',
+  asks: ['range', 'target', 'size', 'alike', 'seed', 'answers'],
   looks: [],
+  suits: { low: 0, high: 9 },
+  ends: { least: 3 },
+  each: true,
   make: (wish) => {
-    const { low, high, count, seed } = wish;
-    const numbers = numbersFrom(low, high);
-    if (numbers.length < BOARD)
-      throw new RangeError('boards need a range of at least three numbers');
-    const faces = Array.from({ length: count }, (_, board): CardFace => {
-      // Every number comes as often as near as can be.
-      const rounds = Math.ceil((BOARD * BOARD) / numbers.length);
-      const all = Array.from({ length: rounds }, (__, round) =>
-        shuffled(numbers, seed * 97 + board * 13 + round),
-      ).flat();
-      const cells = shuffled(all.slice(0, BOARD * BOARD), seed * 31 + board);
-      return boardFace(cells, 0.6);
-    });
-    const title = `Three in a line, ${low} to ${high}`;
+    const { paper, low, high, seed, answers } = wish;
+    const { target, columns, cells } = crowdOf(low, high, seed, wish);
+    const area = areaOf(paper, false);
+    const cell = area.width / columns;
+    const tall = (area.height - 44) / columns;
+    const title = `Find ${target}`;
+    const crowd = (isKey: boolean): Mark[] =>
+      cells.flatMap((n, i): Mark[] => {
+        const x = area.x + ((i % columns) + 0.5) * cell;
+        const y = area.y + 44 + (Math.floor(i / columns) + 0.5) * tall;
+        const size = fitted(String(n), cell - 8, Math.min(cell, tall) * 0.62).size;
+        return [
+          centered(x, y, size, String(n), isKey && n !== target ? 'gray' : 'black'),
+          ...(isKey && n === target
+            ? [circle(x, y, cell * 0.44, { width: 0.9, ink: 'spruce' })]
+            : []),
+        ];
+      });
+    const front: Mark[] = [
+      circle(area.x + 20, area.y + 20, 19, { width: 1.4, ink: 'spruce' }),
+      centered(area.x + 20, area.y + 20, target < 10 ? 24 : target < 100 ? 20 : 15, String(target)),
+      text(area.x + 48, area.y + 24, 10, `Find every ${target}.`, { anchor: 'start' }),
+      ...crowd(false),
+    ];
+    const times = cells.filter((n) => n === target).length;
+    const key: Mark[] = [
+      text(area.x, area.y + 24, 8, `${target} is there ${times} times.`, { anchor: 'start' }),
+      ...crowd(true),
+    ];
     return {
       title,
-      pages: cardPages(wish, { width: SIDE_MM, height: SIDE_MM }, faces, title),
-      notes: [],
+      pages: [
+        pageOf(paper, false, front, { title, seed }),
+        ...(answers ? [pageOf(paper, false, key, { title: `${title}: the key`, seed })] : []),
+      ],
+      notes: answers ? ['The second page is the key: print it on the back.'] : [],
     };
   },
 };
 
+/** A sum or a comparing to answer before a square is taken. */
+function squareOf(n: number, look: string, random: () => number): number | string {
+  if (look === 'numbers') return n;
+  if (look === 'more') return `${n} + 1`;
+  if (look === 'less') return `${n} − 1`;
+  const part = Math.floor(random() * (n + 1));
+  return `${part} + ${n - part}`;
+}
+
+const SQUARES = 9;
+
+export const THREE_IN_LINE: SheetKind = {
+  id: 'three-in-line',
+  group: 'games',
+  title: 'Three in a line',
+  about: 'Boards of nine squares; who answers a square takes it, three in a line end the round.',
+  asks: ['range', 'count', 'seed', 'laminate'],
+  looks: [
+    ['sums', 'sums'],
+    ['more', 'one more'],
+    ['less', 'one less'],
+    ['numbers', 'numbers to name'],
+  ],
+  suits: { low: 2, high: 10 },
+  ends: { least: 4 },
+  make: (wish) => {
+    const { low, high, count, seed, look } = wish;
+    const numbers = rangeOf(look === 'less' ? Math.max(1, low) : low, high);
+    if (numbers.length < 3) throw new RangeError('boards need a range of at least three numbers');
+    const random = seeded(seed);
+    const faces = Array.from({ length: count }, (_, board): CardFace => {
+      // Every number comes as often as near as can be.
+      const rounds = Math.ceil(SQUARES / numbers.length);
+      const all = Array.from({ length: rounds }, (__, round) =>
+        shuffled(numbers, seed * 97 + board * 13 + round),
+      ).flat();
+      const cells = shuffled(all.slice(0, SQUARES), seed * 31 + board);
+      return boardFace(cells.map((n) => squareOf(n, look, random)));
+    });
+    const title = `Three in a line, ${low} to ${high}`;
+    return { title, pages: cardPages(wish, BOARD_SIZE, faces, title), notes: [] };
+  },
+};
+
+const FACES_OF_A_DIE = 6;
+
 export const DICE_NET: SheetKind = {
   id: 'dice-net',
+  group: 'games',
   title: 'A die to fold',
   about: 'Six faces in the chosen range, with tabs to glue.',
   asks: ['range', 'side'],
@@ -175,11 +256,20 @@ export const DICE_NET: SheetKind = {
     ['pips', 'with dots'],
     ['numeral', 'with numerals'],
   ],
+  suits: { low: 1, high: 6, materialMm: 46 },
+  ends: { most: 6 },
   make: ({ paper, low, high, materialMm, seed, look }) => {
     const side = Math.max(20, materialMm);
+    const numbers = rangeOf(low, high);
+    if (numbers.length > FACES_OF_A_DIE) {
+      throw new RangeError('a die has six faces: choose at most six numbers');
+    }
     const { turned, fits } = fitFor(paper, 3 * side + 16, 4 * side + 16);
     if (!fits) throw new RangeError(`a die of ${side} mm does not fit on the paper`);
-    const values = Array.from({ length: 6 }, (_, i) => low + (i % Math.max(1, high - low + 1)));
+    const values = Array.from(
+      { length: FACES_OF_A_DIE },
+      (_, i) => numbers[i % numbers.length] ?? 0,
+    );
     const area = areaOf(paper, turned);
     const left = area.x + (area.width - 3 * side) / 2;
     const top = area.y + 8;
@@ -197,9 +287,9 @@ export const DICE_NET: SheetKind = {
       const n = values[i] ?? 0;
       const face =
         look === 'numeral' || n > 9
-          ? [centered(x + side / 2, y + side / 2, side * 0.5, String(n))]
-          : pipsOf(n).map(([px, py]) => dot(x + px * side, y + py * side, side * 0.075));
-      return [rect(x, y, side, side, { width: 0.4 }), ...face];
+          ? numeral(x + side / 2, y + side / 2, side * 0.6, side - 8, n)
+          : pipsOf(n).map(([px, py]) => dot(x + px * side, y + py * side, side * 0.1, 'blue'));
+      return [rect(x, y, side, side, { width: 0.8 }), ...face];
     });
     const tab = (x: number, y: number, w: number, h: number): Mark =>
       rect(x, y, w, h, { ink: 'light', width: 0.3 });
@@ -212,11 +302,10 @@ export const DICE_NET: SheetKind = {
       tab(left + side - 7, top + 3 * side, 7, side),
       tab(left + 2 * side, top + 3 * side, 7, side),
     ];
-    const title = `Die ${low} to ${high}`;
     return onePage(
       { paper, seed },
       turned,
-      title,
+      `Die ${low} to ${high}`,
       [...tabs, ...marks],
       ['Thin card; score the lines before folding.'],
     );

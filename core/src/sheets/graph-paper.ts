@@ -7,6 +7,7 @@ import {
   text as words,
 } from '../vocabulary/index.js';
 import { type Mark, type Paper, type Sheet, areaOf, line, pageOf, rect, text } from './page.js';
+import { fitted } from './type.js';
 
 const MOST_ITEMS = 40;
 const whole = (least: number, most: number) =>
@@ -49,18 +50,6 @@ const HIGHEST_MM = 16;
 /** Room at the left for the numbers of the scale, and below for names. */
 const SCALE_MM = 12;
 const FOOT_OF_GRAPH_MM = 10;
-/** Width of a letter as a part of its height, on average, and never more in what is written here. */
-const LETTER = 0.56;
-
-/** The largest type up to a size in which words fit a width; those that cannot fit are cut with a dot. */
-function fitted(said: string, width: number, most: number): { size: number; said: string } {
-  const size = Math.min(most, width / Math.max(1, said.length * LETTER));
-  const least = 2.4;
-  if (size >= least) return { size, said };
-  const letters = Math.max(1, Math.floor(width / (least * LETTER)) - 1);
-  return { size: least, said: `${said.slice(0, letters)}…` };
-}
-
 /** Columns of boxes from one line, with a scale at the left and a key. */
 export function graphPage(paper: Paper, graph: GraphPaper): Sheet {
   const area = areaOf(paper, true);

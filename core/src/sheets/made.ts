@@ -1,6 +1,7 @@
 import { drawing } from './drawn.js';
 import type { SheetKind } from './kind.js';
 import { CHECK_LINE_MM, MARGIN_MM, type Mark, type Page, type Sheet, text } from './page.js';
+import { fitted } from './type.js';
 import type { SheetWish } from './wish.js';
 
 /** A little drawing at the foot of a page, and the name beside it, in millimeters. */
@@ -8,7 +9,6 @@ const PICTURE_MM = 8;
 const OWNER_MM = 4;
 /** What a name may take up, between the check line and the title. */
 const OWNER_ROOM_MM = 34;
-const LETTER_PART = 0.56;
 
 /**
  * A sheet of a kind as it was wished for: whom it is for and what that child likes stand at its foot.
@@ -16,26 +16,39 @@ const LETTER_PART = 0.56;
  */
 export function sheetFor(kind: SheetKind, wish: SheetWish): Sheet {
   const sheet = kind.make(wish);
+  const isOutline = wish.outline && kind.asks.includes('outline');
   return {
     ...sheet,
-    pages: sheet.pages.map((page) => ({ ...page, marks: [...page.marks, ...footOf(page, wish)] })),
-    notes: wish.laminate
-      ? [...sheet.notes, 'To laminate: 3 mm of film stay around each card.']
-      : sheet.notes,
+    pages: sheet.pages.map((page) => ({
+      ...page,
+      marks: [...(isOutline ? page.marks.map(outlined) : page.marks), ...footOf(page, wish)],
+    })),
+    notes:
+      wish.laminate && kind.asks.includes('laminate')
+        ? [...sheet.notes, 'To laminate: 3 mm of film stay around each card.']
+        : sheet.notes,
   };
+}
+
+/** Type that is large enough to be colored, in millimeters. */
+const COLORED_MM = 16;
+const OUTLINE_MM = 0.6;
+
+/** A mark left white, for a child to color. */
+function outlined(mark: Mark): Mark {
+  if (mark.kind === 'text') return mark.size < COLORED_MM ? mark : { ...mark, hollow: true };
+  if (mark.kind === 'line' || mark.fill === null || mark.fill === 'paper') return mark;
+  return { ...mark, fill: 'paper', ink: 'black', width: Math.max(mark.width, OUTLINE_MM) };
 }
 
 function footOf({ height }: Page, { picture, owner }: SheetWish): Mark[] {
   const left = MARGIN_MM + CHECK_LINE_MM + 5;
   const base = height - MARGIN_MM;
-  const size = Math.min(OWNER_MM, OWNER_ROOM_MM / (LETTER_PART * Math.max(1, owner.length)));
   const marks = drawing(picture, left, base - PICTURE_MM - 0.4, PICTURE_MM);
-  return owner === ''
-    ? marks
-    : [
-        ...marks,
-        text(left + (picture === '' ? 0 : PICTURE_MM + 2), base - 2, size, owner, {
-          anchor: 'start',
-        }),
-      ];
+  if (owner === '') return marks;
+  const { size, said } = fitted(owner, OWNER_ROOM_MM, OWNER_MM);
+  return [
+    ...marks,
+    text(left + (picture === '' ? 0 : PICTURE_MM + 2), base - 2, size, said, { anchor: 'start' }),
+  ];
 }

@@ -19,6 +19,10 @@ export const INKS = {
   paper: '#ffffff',
   blue: '#2f6db5',
   orange: '#dd7a17',
+  /** Frames and heads; dark in gray. */
+  spruce: '#17645b',
+  /** Fills; light in gray. */
+  straw: '#f2d391',
 } as const;
 export type Ink = keyof typeof INKS;
 
@@ -79,6 +83,8 @@ export type Mark =
       readonly anchor: 'start' | 'middle' | 'end';
       readonly ink: Ink;
       readonly bold?: boolean;
+      /** Drawn as an outline, to be colored. */
+      readonly hollow?: boolean;
     };
 
 /** One side of paper. */
@@ -95,8 +101,10 @@ export interface Sheet {
   readonly notes: readonly string[];
 }
 
+/** The outline of hollow type. */
+export const HOLLOW_MM = 0.6;
 /** A usual line. */
-export const LINE_MM = 0.35;
+export const LINE_MM = 0.5;
 
 export const line = (
   x1: number,
@@ -141,7 +149,7 @@ export const text = (
   y: number,
   size: number,
   words: string,
-  more: Partial<Pick<Extract<Mark, { kind: 'text' }>, 'anchor' | 'ink' | 'bold'>> = {},
+  more: Partial<Pick<Extract<Mark, { kind: 'text' }>, 'anchor' | 'ink' | 'bold' | 'hollow'>> = {},
 ): Mark => ({ kind: 'text', x, y, size, text: words, anchor: 'middle', ink: 'black', ...more });
 
 /** Part of the type's height from its line to the middle of a digit (measured on Andika). */

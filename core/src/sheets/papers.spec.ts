@@ -1,18 +1,15 @@
 import fc from 'fast-check';
 import { type Block, linesOf, proposedFor, rangeUpTo, sheetFor, usualWish } from './index.js';
-import { SHEETS, pictureFor, suitedTo, wordPages } from './index.js';
-
-/** A letter is half as wide as high; near enough for where lines break. */
-const measure = (words: string, size: number): number => words.length * size * 0.5;
+import { SHEETS, pictureFor, suitedTo, widthOf, wordPages } from './index.js';
 
 describe('papers', () => {
   it('break words into lines that are no wider than the page, losing none', () => {
     fc.assert(
       fc.property(fc.array(fc.stringMatching(/^[a-z]{1,14}$/), { maxLength: 60 }), (words) => {
-        const lines = linesOf(words.join(' '), 4, 60, measure);
+        const lines = linesOf(words.join(' '), 4, 60);
         expect(lines.join(' ')).toBe(words.join(' '));
         for (const line of lines) {
-          if (line.includes(' ')) expect(measure(line, 4)).toBeLessThanOrEqual(60);
+          if (line.includes(' ')) expect(widthOf(line, 4)).toBeLessThanOrEqual(60);
         }
       }),
     );
@@ -23,7 +20,7 @@ describe('papers', () => {
       { kind: 'heading', words: `part ${i}` },
       { kind: 'text', words: `said ${i} `.repeat(12) },
     ]).flat();
-    const { pages } = wordPages('a4', 'Words', blocks, measure);
+    const { pages } = wordPages('a4', 'Words', blocks);
     expect(pages.length).toBeGreaterThan(1);
     const texts = pages.map(({ marks }) =>
       marks.flatMap((mark) => (mark.kind === 'text' && mark.anchor === 'start' ? [mark] : [])),
@@ -58,15 +55,17 @@ describe('what an activity wants on paper', () => {
       { childId: 'a', rangeMax: 5 },
       { childId: 'b', rangeMax: 10 },
     ];
-    expect(proposedFor('frame-look', participants).map((one) => [one.childId, one.high])).toEqual([
+    expect(
+      proposedFor({ sheets: ['ten-frame'] }, participants).map((one) => [one.childId, one.high]),
+    ).toEqual([
       ['a', 5],
       ['b', 10],
     ]);
-    expect(proposedFor('turn-over', participants)).toEqual([
-      { kind: 'number-cards', childId: null, low: 0, high: 10 },
+    expect(proposedFor({ sheets: ['number-cards'] }, participants)).toEqual([
+      { kind: 'number-cards', look: '', childId: null, low: 0, high: 10 },
     ]);
-    expect(proposedFor('turn-over', [])).toEqual([]);
-    expect(proposedFor('no-such-activity', participants)).toEqual([]);
+    expect(proposedFor({ sheets: ['number-cards'] }, [])).toEqual([]);
+    expect(proposedFor({ sheets: [] }, participants)).toEqual([]);
   });
 
   it('shows what a child likes where there is a drawing of it', () => {

@@ -12,9 +12,7 @@ import {
   rect,
   text,
 } from './page.js';
-
-/** Width of words in a type of that height, in millimeters, by the font that prints them. */
-export type Measure = (words: string, sizeMm: number) => number;
+import { linesOf, widthOf } from './type.js';
 
 /** A part of a page of words, one below the other. */
 export type Block =
@@ -34,27 +32,8 @@ const SIZES = { title: 7.5, heading: 5, text: 4, item: 4.4 } as const;
 const ABOVE = { title: 0, heading: 5, text: 1.5, item: 1.2 } as const;
 const LEADING = 1.42;
 
-/** Words in lines that are no wider than the width. */
-export function linesOf(words: string, size: number, width: number, measure: Measure): string[] {
-  const lines: string[] = [];
-  let last = '';
-  for (const word of words.split(/\s+/).filter((one) => one !== '')) {
-    const longer = last === '' ? word : `${last} ${word}`;
-    if (last !== '' && measure(longer, size) > width) {
-      lines.push(last);
-      last = word;
-    } else last = longer;
-  }
-  return last === '' ? lines : [...lines, last];
-}
-
 /** Pages of words, as many as they need; a heading stays with what follows it. */
-export function wordPages(
-  paper: Paper,
-  title: string,
-  blocks: readonly Block[],
-  measure: Measure,
-): Sheet {
+export function wordPages(paper: Paper, title: string, blocks: readonly Block[]): Sheet {
   const area = areaOf(paper, false);
   const pages: Page[] = [];
   let marks: Mark[] = [];
@@ -67,8 +46,8 @@ export function wordPages(
   blocks.forEach((block, i) => {
     const size = SIZES[block.kind];
     const indent = block.kind === 'item' ? 24 : 0;
-    const tail = block.kind === 'item' ? measure(block.tail, size * 0.85) + 4 : 0;
-    const lines = linesOf(block.words, size, area.width - indent - tail, measure);
+    const tail = block.kind === 'item' ? widthOf(block.tail, size * 0.85) + 4 : 0;
+    const lines = linesOf(block.words, size, area.width - indent - tail);
     const height = ABOVE[block.kind] + lines.length * size * LEADING;
     const next = blocks[i + 1];
     const kept = block.kind === 'heading' && next ? SIZES[next.kind] * LEADING * 2 : 0;
@@ -117,17 +96,12 @@ export interface WeekDay {
 }
 
 /** A week on one page across, a column a day; what does not fit goes on to another. */
-export function weekPages(
-  paper: Paper,
-  title: string,
-  days: readonly WeekDay[],
-  measure: Measure,
-): Sheet {
+export function weekPages(paper: Paper, title: string, days: readonly WeekDay[]): Sheet {
   const area = areaOf(paper, true);
   const gap = 3;
   const wide = (area.width - gap * (days.length - 1)) / Math.max(1, days.length);
   const top = area.y + 20;
-  const columns = days.map(({ cards }) => columnsOf(cards, wide, area.height - 20, measure));
+  const columns = days.map(({ cards }) => columnsOf(cards, wide, area.height - 20));
   const many = Math.max(1, ...columns.map((column) => column.length));
   const pages = Array.from({ length: many }, (_, p) => {
     const marks: Mark[] = [text(area.x, area.y + 6, 6, title, { anchor: 'start', bold: true })];
@@ -154,23 +128,18 @@ interface Written {
 }
 
 /** The cards of a day in columns that are no higher than the height; no card is torn apart. */
-function columnsOf(
-  cards: WeekDay['cards'],
-  wide: number,
-  height: number,
-  measure: Measure,
-): Written[][] {
+function columnsOf(cards: WeekDay['cards'], wide: number, height: number): Written[][] {
   const columns: Written[][] = [[]];
   let y = 0;
   for (const { moment, title, about } of cards) {
     const lines = [
       { words: moment, size: 3.2, ink: 'gray' as const },
-      ...linesOf(title, 4.3, wide, measure).map((words) => ({
+      ...linesOf(title, 4.3, wide).map((words) => ({
         words,
         size: 4.3,
         ink: 'black' as const,
       })),
-      ...linesOf(about, 3.6, wide, measure).map((words) => ({
+      ...linesOf(about, 3.6, wide).map((words) => ({
         words,
         size: 3.6,
         ink: 'gray' as const,

@@ -1,12 +1,14 @@
-import { seeded, splitsOf } from '../numbers/index.js';
+import { seeded, shuffled, splitsOf } from '../numbers/index.js';
 import { drawing } from './drawn.js';
-import { dots } from './faces.js';
 import type { SheetKind } from './kind.js';
 import { type CardFace, cardPages, onePage } from './layout.js';
-import { type Mark, areaOf, centered, circle, line } from './page.js';
+import { dots } from './numeral.js';
+import { type Mark, areaOf, centered, circle, line, rect, text } from './page.js';
+import { rangeOf } from './range.js';
 
 export const PART_WHOLE: SheetKind = {
   id: 'part-whole',
+  group: 'frames',
   title: 'Part-whole mat',
   about: 'A whole above, its parts below, or two plates; room for the things in each.',
   asks: [],
@@ -15,6 +17,7 @@ export const PART_WHOLE: SheetKind = {
     ['three', 'three parts'],
     ['plates', 'two plates'],
   ],
+  each: true,
   make: ({ paper, seed, look }) => {
     const parts = look === 'three' ? 3 : 2;
     const area = areaOf(paper, true);
@@ -23,11 +26,14 @@ export const PART_WHOLE: SheetKind = {
       const rim = Math.min(area.width / 4.1, area.height / 2.1);
       const plates = [0.25, 0.75].flatMap((at): Mark[] => {
         const [x, y] = [area.x + area.width * at, area.y + area.height / 2];
-        return [circle(x, y, rim, { width: 0.8 }), circle(x, y, rim * 0.78, { ink: 'gray' })];
+        return [
+          circle(x, y, rim, { width: 1.6, ink: 'spruce', fill: 'paper' }),
+          circle(x, y, rim * 0.78, { ink: 'gray' }),
+        ];
       });
       return onePage({ paper, seed }, true, 'Two plates', plates);
     }
-    const r = Math.min(area.width / (parts * 2.3), area.height / 4.4);
+    const r = Math.min(area.width / (parts * 2.15), area.height / 4.2);
     const top = { x: area.x + area.width / 2, y: area.y + r + 1 };
     const y = area.y + area.height - r - 1;
     const marks: Mark[] = Array.from({ length: parts }, (_, i): Mark[] => {
@@ -35,46 +41,62 @@ export const PART_WHOLE: SheetKind = {
       const far = Math.hypot(x - top.x, y - top.y);
       const [ux, uy] = [(x - top.x) / far, (y - top.y) / far];
       return [
-        line(top.x + ux * r, top.y + uy * r, x - ux * r, y - uy * r, { width: 0.8 }),
-        circle(x, y, r, { width: 0.8 }),
+        line(top.x + ux * r, top.y + uy * r, x - ux * r, y - uy * r, { width: 1.6 }),
+        circle(x, y, r, { width: 1.6, ink: 'spruce' }),
       ];
     }).flat();
-    marks.push(circle(top.x, top.y, r, { width: 0.8 }));
+    marks.push(circle(top.x, top.y, r, { width: 2.2, ink: 'spruce' }));
     return onePage({ paper, seed }, true, title, marks);
   },
 };
 
 const CARD = { width: 92, height: 84 } as const;
 /** Middle and radius of the whole and of the two parts, from the card's upper left. */
-const ROUND = 17;
-const WHOLE = { x: CARD.width / 2, y: 21 } as const;
+const ROUND = 19;
+const WHOLE = { x: CARD.width / 2, y: 22 } as const;
 const PARTS = [
   { x: 24, y: 62 },
   { x: CARD.width - 24, y: 62 },
 ] as const;
 const MOST_WHOLE = 20;
 
+/** A whole, its two parts, and which of the three is left open. */
+interface Asked {
+  readonly amounts: readonly [number, number, number];
+  readonly open: number;
+}
+
+/** Different ones of a range, every one once before any comes again. */
+export function partWholes(low: number, high: number, isPartOpen: boolean, seed: number): Asked[] {
+  const random = seeded(seed);
+  const all = rangeOf(Math.max(1, low), Math.max(1, high), 1, MOST_WHOLE).flatMap((whole) =>
+    splitsOf(whole).map(([a, b]): Asked => ({
+      amounts: [whole, a, b],
+      open: isPartOpen ? 1 + Math.floor(random() * 2) : 0,
+    })),
+  );
+  return shuffled(all, seed);
+}
+
 export const PART_WHOLE_CARDS: SheetKind = {
   id: 'part-whole-cards',
+  group: 'frames',
   title: 'Part-whole cards',
   about: 'A whole and its two parts; one of the three is left open.',
-  asks: ['range', 'count', 'answers'],
+  asks: ['range', 'count', 'seed', 'answers', 'laminate', 'outline'],
   looks: [
     ['things', 'with things, the whole open'],
     ['numeral', 'with numerals, the whole open'],
     ['part', 'with numerals, a part open'],
   ],
+  suits: { low: 3, high: 5, count: 6 },
+  ends: { most: MOST_WHOLE },
   make: (wish) => {
     const { low, high, count, seed, look, answers, picture } = wish;
-    if (high < low) throw new RangeError('the range ends before it begins');
-    if (low > MOST_WHOLE) throw new RangeError(`wholes go to ${MOST_WHOLE}: choose among them`);
-    const random = seeded(seed);
-    const pick = (from: number, to: number): number =>
-      from + Math.floor(random() * (to - from + 1));
     const amount = (n: number, x: number, y: number): Mark[] => {
-      if (look === 'numeral' || look === 'part') return [centered(x, y, 15, String(n))];
-      if (picture === '' || n > 9) return dots(x - 11, y - 11, 22, n);
-      const side = n > 4 ? 7.4 : 10;
+      if (look === 'numeral' || look === 'part') return [centered(x, y, 20, String(n))];
+      if (picture === '' || n > 9) return dots(x - 12.5, y - 12.5, 25, n);
+      const side = n > 4 ? 8.2 : 11;
       const columns = n > 4 ? 3 : Math.max(1, Math.min(2, n));
       const rows = Math.ceil(n / columns);
       return Array.from({ length: n }, (_, i) =>
@@ -86,40 +108,154 @@ export const PART_WHOLE_CARDS: SheetKind = {
         ),
       ).flat();
     };
-    const faces = Array.from({ length: count }, (): CardFace => {
-      const whole = pick(Math.max(1, low), Math.min(MOST_WHOLE, Math.max(1, high)));
-      const splits = splitsOf(whole);
-      const parts = splits[pick(0, splits.length - 1)] ?? [whole, 0];
-      const open = look === 'part' ? 1 + pick(0, 1) : 0;
-      const amounts = [whole, ...parts];
-      return (x, y) =>
-        [WHOLE, ...PARTS].flatMap((place, i): Mark[] => {
-          const [cx, cy] = [x + place.x, y + place.y];
-          const far = Math.hypot(place.x - WHOLE.x, place.y - WHOLE.y);
-          const [ux, uy] = [(place.x - WHOLE.x) / (far || 1), (place.y - WHOLE.y) / (far || 1)];
-          const n = amounts[i] ?? 0;
-          return [
-            circle(cx, cy, ROUND, { width: 0.6 }),
-            ...(i === 0
-              ? []
-              : [
-                  line(
-                    x + WHOLE.x + ux * ROUND,
-                    y + WHOLE.y + uy * ROUND,
-                    cx - ux * ROUND,
-                    cy - uy * ROUND,
-                    { width: 0.6 },
-                  ),
-                ]),
-            ...(i !== open
-              ? amount(n, cx, cy)
-              : answers
-                ? [centered(cx, cy, 15, String(n), 'gray')]
-                : []),
-          ];
-        });
-    });
+    const asked = partWholes(low, high, look === 'part', seed).slice(0, count);
+    const faces = asked.map(
+      ({ amounts, open }): CardFace =>
+        (x, y) =>
+          [WHOLE, ...PARTS].flatMap((place, i): Mark[] => {
+            const [cx, cy] = [x + place.x, y + place.y];
+            const far = Math.hypot(place.x - WHOLE.x, place.y - WHOLE.y);
+            const [ux, uy] = [(place.x - WHOLE.x) / (far || 1), (place.y - WHOLE.y) / (far || 1)];
+            const n = amounts[i] ?? 0;
+            return [
+              circle(cx, cy, ROUND, { width: 1, ink: 'spruce' }),
+              ...(i === 0
+                ? []
+                : [
+                    line(
+                      x + WHOLE.x + ux * ROUND,
+                      y + WHOLE.y + uy * ROUND,
+                      cx - ux * ROUND,
+                      cy - uy * ROUND,
+                      { width: 1 },
+                    ),
+                  ]),
+              ...(i !== open
+                ? amount(n, cx, cy)
+                : answers
+                  ? [centered(cx, cy, 20, String(n), 'gray')]
+                  : []),
+            ];
+          }),
+    );
     const title = `Part-whole to ${high}`;
-    return { title, pages: cardPages(wish, CARD, faces, title), notes: [] };
+    return {
+      title,
+      pages: cardPages(wish, CARD, faces, title),
+      notes: asked.length < count ? [`There are just ${asked.length} different ones.`] : [],
+    };
+  },
+};
+
+export const WAYS_CHART: SheetKind = {
+  id: 'ways-chart',
+  group: 'frames',
+  title: 'Chart of ways',
+  about: 'A row for every way to make the number: draw or write both parts as they are found.',
+  asks: ['range', 'answers'],
+  looks: [
+    ['two', 'two parts'],
+    ['three', 'three parts'],
+  ],
+  suits: { low: 1, high: 5 },
+  ends: { most: 20 },
+  make: ({ paper, seed, high, look, answers }) => {
+    const [whole = 1] = rangeOf(high, high, 1, 20);
+    const area = areaOf(paper, false);
+    const parts = look === 'three' ? 3 : 2;
+    const ways = splitsOf(whole);
+    const rows = parts === 3 ? Math.min(12, ways.length + 4) : ways.length;
+    const head = 26;
+    const tall = Math.min(40, (area.height - head) / rows);
+    const wide = area.width / parts;
+    const marks: Mark[] = [
+      text(area.x, area.y + 17, 15, String(whole), { anchor: 'start', bold: true }),
+      text(area.x + 24, area.y + 16, 7, 'is', { anchor: 'start' }),
+      rect(area.x, area.y + head, area.width, rows * tall, { width: 1.4, ink: 'spruce' }),
+    ];
+    for (let r = 1; r < rows; r++) {
+      const y = area.y + head + r * tall;
+      marks.push(line(area.x, y, area.x + area.width, y));
+    }
+    for (let c = 1; c < parts; c++) {
+      const x = area.x + c * wide;
+      marks.push(line(x, area.y + head, x, area.y + head + rows * tall, { width: 1 }));
+    }
+    if (answers && parts === 2) {
+      ways.forEach((way, r) =>
+        way.forEach((n, c) => {
+          const y = area.y + head + (r + 0.5) * tall;
+          marks.push(
+            centered(area.x + (c + 0.5) * wide, y, Math.min(12, tall * 0.6), String(n), 'gray'),
+          );
+        }),
+      );
+    }
+    return onePage({ paper, seed }, false, `Ways to make ${whole}`, marks);
+  },
+};
+
+/** Fingers of a hand to fold: middle from the palm's left, and length, in parts of the palm's width. */
+const FINGERS = [
+  [0.125, 0.72],
+  [0.375, 0.9],
+  [0.625, 0.98],
+  [0.875, 0.84],
+] as const;
+
+/** A hand to cut out, its fingers apart, palm toward you. @param flip 1 with the thumb at the right */
+function hand(x: number, y: number, palm: number, flip: 1 | -1): Mark[] {
+  const at = (u: number, w: number): string =>
+    `${(flip * u * palm).toFixed(2)} ${(w * palm).toFixed(2)}`;
+  const r = 0.11;
+  const turn = flip === 1 ? 1 : 0;
+  const arc = (u: number, w: number, radius = r, sweep = turn): string =>
+    `A${(radius * palm).toFixed(2)} ${(radius * palm).toFixed(2)} 0 0 ${sweep} ${at(u, w)}`;
+  // From the lower left corner up over the fingers and down by the thumb; the palm is 1 x 1.05.
+  const up = FINGERS.map(
+    ([middle, long]) =>
+      `L${at(middle - r, 0)}L${at(middle - r, -long + r)}${arc(middle + r, -long + r)}L${at(middle + r, 0)}`,
+  ).join('');
+  const thumb = `L${at(1, 0.3)}L${at(1.34, -0.02)}${arc(1.5, 0.14, 0.113)}L${at(1, 0.66)}`;
+  const path = `M${at(0.02, 1.05)}L${at(0.014, 0)}${up}${thumb}L${at(0.9, 1.05)}Z`;
+  const folds = FINGERS.map(([middle]) =>
+    line(x + flip * (middle - r) * palm, y - 1, x + flip * (middle + r) * palm, y - 1, {
+      width: 0.4,
+      dash: [1.6, 1.4],
+      ink: 'gray',
+    }),
+  );
+  const thumbFold = line(x + flip * palm, y + 0.31 * palm, x + flip * palm, y + 0.65 * palm, {
+    width: 0.4,
+    dash: [1.6, 1.4],
+    ink: 'gray',
+  });
+  return [
+    { kind: 'path', path, x, y, scale: 1, width: 1, ink: 'black', fill: 'straw' },
+    ...folds,
+    thumbFold,
+  ];
+}
+
+export const FOLDING_HANDS: SheetKind = {
+  id: 'folding-hands',
+  group: 'frames',
+  title: 'Folding hands',
+  about: 'Two hands to cut out; each finger folds down at its dashed line.',
+  asks: ['outline'],
+  looks: [],
+  each: true,
+  make: ({ paper, seed }) => {
+    const area = areaOf(paper, true);
+    const palm = Math.min((area.width - 12) / 3.2, area.height / 2.08);
+    const middle = area.x + area.width / 2;
+    const y = area.y + palm * 0.99;
+    const marks = [
+      ...hand(middle - 1.55 * palm, y, palm, 1),
+      ...hand(middle + 1.55 * palm, y, palm, -1),
+    ];
+    return onePage({ paper, seed }, true, 'Folding hands', marks, [
+      'On card. Cut between the fingers down to the dashed line, and fold each a few times.',
+    ]);
   },
 };

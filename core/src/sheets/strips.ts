@@ -1,17 +1,30 @@
-import { seeded } from '../numbers/index.js';
-import { MOST_DOTS, dots } from './faces.js';
+import { seeded, shuffled } from '../numbers/index.js';
+import { MOST_DOTS, dots, looseNumeral, numeral } from './numeral.js';
 import type { SheetKind } from './kind.js';
 import { type CardFace, cardPages } from './layout.js';
-import { type Mark, centered, circle, line, rect } from './page.js';
+import { type Mark, circle, line, rect } from './page.js';
 import { rangeOf } from './range.js';
 
-/** Three numerals that stand near each other, just one of them right, the least first. */
-export function clipPreferences(n: number, random: () => number): number[] {
-  const near = [n - 2, n - 1, n + 1, n + 2].filter((one) => one >= 0);
-  const first = near.splice(Math.floor(random() * near.length), 1)[0] as number;
-  const second = near[Math.floor(random() * near.length)] as number;
-  return [n, first, second].sort((a, b) => a - b);
+/** Numerals that stand beside the right one, near it. */
+const NEAR = [-3, -2, -1, 1, 2, 3] as const;
+const CHOICES = 3;
+
+/**
+ * Three numerals near each other, just one of them right, at the place that is given.
+ * @param at place of the right one, from 0
+ */
+export function clipChoices(n: number, at: number, random: () => number): number[] {
+  const near = NEAR.map((by) => n + by).filter((one) => one >= 0);
+  const others = near.sort(() => random() - 0.5).slice(0, CHOICES - 1);
+  return [...others.slice(0, at), n, ...others.slice(at)];
 }
+
+/** A place for each of so many cards, every place as often as near as can be, in no order. */
+export const evenPlaces = (many: number, seed: number): number[] =>
+  shuffled(
+    Array.from({ length: many }, (_, i) => (i + seed) % CHOICES),
+    seed * 7 + 1,
+  );
 
 /**
  * Places of a row that are left open. The first stays, and no two lie side by side, so that a number
@@ -29,31 +42,44 @@ export function gapsIn(places: number, many: number, random: () => number): Read
 
 export const CLIP_CARDS: SheetKind = {
   id: 'clip-cards',
+  group: 'games',
   title: 'Clip cards',
   about: 'An amount and three numerals; a clothespin goes on the right one.',
-  asks: ['range', 'answers'],
+  asks: ['range', 'seed', 'answers', 'laminate', 'outline'],
   looks: [],
+  ends: { most: MOST_DOTS },
   make: (wish) => {
     const { low, high, seed, answers } = wish;
-    const numbers = rangeOf(low, Math.min(MOST_DOTS, high));
+    const numbers = rangeOf(Math.max(1, low), high, 1, MOST_DOTS);
     const random = seeded(seed);
-    const size = { width: 84, height: 64 };
-    const faces = numbers.map((n): CardFace => {
-      const choices = clipPreferences(n, random);
+    const size = { width: 90, height: 84 };
+    const places = evenPlaces(numbers.length, seed);
+    const faces = numbers.map((n, k): CardFace => {
+      const choices = clipChoices(n, places[k] ?? 0, random);
       return (x, y) => [
-        ...dots(x + 22, y + 3, 40, n),
+        ...dots(x + 17, y + 2, 56, n),
+        line(x, y + 60, x + 90, y + 60, { width: 0.7 }),
         ...choices.flatMap((one, i): Mark[] => {
-          const at = x + 14 + i * 28;
+          const at = x + 15 + i * 30;
           return [
-            line(x + i * 28, y + 46, x + i * 28, y + 64, { ink: 'light' }),
-            centered(at, y + 55, 12, String(one)),
-            ...(answers && one === n ? [circle(at, y + 55, 7, { ink: 'gray' })] : []),
+            ...(i > 0 ? [line(x + i * 30, y + 60, x + i * 30, y + 84, { width: 0.7 })] : []),
+            ...numeral(at, y + 72, 17, 22, one),
           ];
         }),
       ];
     });
+    // Turned over, the dot on the back lies behind the right numeral: the card checks itself.
+    const backs = numbers.map((_, k): CardFace => (x, y) => [
+      circle(x + 90 - 15 - (places[k] ?? 0) * 30, y + 72, 5, { fill: 'spruce', width: 0 }),
+    ]);
     const title = `Clip cards ${low} to ${high}`;
-    return { title, pages: cardPages(wish, size, faces, title), notes: [] };
+    return {
+      title,
+      pages: cardPages(wish, size, faces, title, answers ? backs : []),
+      notes: answers
+        ? ['Printed on both sides, the dot on the back lies behind the right one.']
+        : [],
+    };
   },
 };
 
@@ -63,9 +89,10 @@ const LABEL = { width: 12, height: 40 } as const;
 
 export const CLIP_STRIPS: SheetKind = {
   id: 'clip-strips',
+  group: 'games',
   title: 'Clip strips and peg labels',
   about: 'Strips of numbers, and labels for the clothespins that go on them.',
-  asks: ['range', 'answers'],
+  asks: ['range', 'seed', 'answers', 'laminate'],
   looks: [
     ['same', 'the same numeral'],
     ['dots', 'dots'],
@@ -73,7 +100,7 @@ export const CLIP_STRIPS: SheetKind = {
   ],
   make: (wish) => {
     const { low, high, seed, answers, look } = wish;
-    const numbers = rangeOf(low, look === 'dots' ? Math.min(MOST_DOTS, high) : high);
+    const numbers = rangeOf(low, high, 0, look === 'dots' ? MOST_DOTS : 100);
     const random = seeded(seed);
     const strips = Array.from({ length: Math.ceil(numbers.length / PIN.aStrip) }, (_, i) =>
       numbers.slice(i * PIN.aStrip, (i + 1) * PIN.aStrip),
@@ -81,13 +108,14 @@ export const CLIP_STRIPS: SheetKind = {
     const onStrip = (n: number, isOpen: boolean, x: number, y: number): Mark[] => {
       const [cx, cy] = [x + PIN.width / 2, y + PIN.height / 2];
       if (isOpen) {
-        const place = rect(x + 5, y + 6, PIN.width - 10, PIN.height - 12, {
+        const place = rect(x + 4, y + 5, PIN.width - 8, PIN.height - 10, {
           round: 3,
-          ink: 'gray',
+          ink: 'spruce',
+          width: 0.9,
         });
-        return answers ? [place, centered(cx, cy, 12, String(n), 'gray')] : [place];
+        return answers ? [place, ...numeral(cx, cy, 12, PIN.width - 10, n, 'gray')] : [place];
       }
-      return look === 'dots' ? dots(x + 3, y + 7, 20, n) : [centered(cx, cy, 15, String(n))];
+      return look === 'dots' ? dots(x + 1, y + 5, 24, n) : numeral(cx, cy, 20, PIN.width - 6, n);
     };
     const faces = strips.map((strip): CardFace => {
       const many = look === 'gaps' ? Math.floor((strip.length - 1) / 2) : 0;
@@ -95,14 +123,16 @@ export const CLIP_STRIPS: SheetKind = {
       return (x, y) =>
         strip.flatMap((n, i): Mark[] => [
           ...(i > 0
-            ? [line(x + i * PIN.width, y, x + i * PIN.width, y + PIN.height, { ink: 'light' })]
+            ? [line(x + i * PIN.width, y, x + i * PIN.width, y + PIN.height, { ink: 'gray' })]
             : []),
           ...onStrip(n, gaps.has(i), x + i * PIN.width, y),
         ]);
     });
-    const labels = numbers.map((n): CardFace => (x, y) => [
-      centered(x + LABEL.width / 2, y + 9, n < 10 ? 11 : 8, String(n)),
-    ]);
+    const labels = numbers.map(
+      (n): CardFace =>
+        (x, y) =>
+          looseNumeral(x + LABEL.width / 2, y + 10, 13, LABEL.width - 3, n),
+    );
     const wide = Math.min(PIN.aStrip, numbers.length) * PIN.width;
     const title = `Clip strips ${low} to ${high}`;
     return {
@@ -113,40 +143,5 @@ export const CLIP_STRIPS: SheetKind = {
       ],
       notes: ['The last page has a label for each clothespin; it is glued along the wood.'],
     };
-  },
-};
-
-export const STEP_STRIPS: SheetKind = {
-  id: 'step-strips',
-  title: 'Step strips',
-  about: 'Counting in steps, with gaps to fill.',
-  asks: ['range', 'count', 'answers'],
-  looks: [
-    ['2', 'by twos'],
-    ['5', 'by fives'],
-    ['10', 'by tens'],
-    ['1', 'by ones'],
-  ],
-  make: (wish) => {
-    const { high, count, seed, answers, look } = wish;
-    const by = Number(look) || 2;
-    const steps = Math.min(10, Math.floor(high / by));
-    if (steps < 4) throw new RangeError(`the range is too short for steps of ${by}`);
-    const random = seeded(seed);
-    const size = { width: 18 * steps, height: 24 };
-    const faces = Array.from({ length: count }, (): CardFace => {
-      const gaps = gapsIn(steps, Math.floor(steps / 3), random);
-      return (x, y) =>
-        Array.from({ length: steps }, (_, i): Mark[] => [
-          rect(x + i * 18 + 1, y + 3, 16, 18, { round: 2 }),
-          ...(gaps.has(i)
-            ? answers
-              ? [centered(x + i * 18 + 9, y + 12, 9, String((i + 1) * by), 'gray')]
-              : []
-            : [centered(x + i * 18 + 9, y + 12, 9, String((i + 1) * by))]),
-        ]).flat();
-    });
-    const title = `Steps of ${by}`;
-    return { title, pages: cardPages(wish, size, faces, title), notes: [] };
   },
 };

@@ -1,4 +1,4 @@
-import { INKS, type Mark, type Page } from './page.js';
+import { HOLLOW_MM, INKS, type Mark, type Page } from './page.js';
 
 const escaped = (words: string): string =>
   words.replace(/[&<>"]/g, (one) => `&#${one.charCodeAt(0)};`);
@@ -32,6 +32,6 @@ function markOf(mark: Mark): string {
       return `<path d="${mark.path}" transform="translate(${round(mark.x)} ${round(mark.y)}) scale(${round(mark.scale)})" fill="${fill}" stroke-linecap="round" stroke-linejoin="round"${scaled}${broken}/>`;
     }
     case 'text':
-      return `<text x="${round(mark.x)}" y="${round(mark.y)}" font-size="${round(mark.size)}" text-anchor="${mark.anchor}" fill="${ink}"${mark.bold ? ' font-weight="700"' : ''}>${escaped(mark.text)}</text>`;
+      return `<text x="${round(mark.x)}" y="${round(mark.y)}" font-size="${round(mark.size)}" text-anchor="${mark.anchor}" ${mark.hollow ? `fill="none" stroke="${ink}" stroke-width="${HOLLOW_MM}"` : `fill="${ink}"`}${mark.bold ? ' font-weight="700"' : ''}>${escaped(mark.text)}</text>`;
   }
 }

@@ -1,4 +1,5 @@
-import { type DigitForms, strokesOf } from './strokes.js';
+import { digitsOf } from './cues.js';
+import { type DigitForms, FIELD, strokesOf } from './strokes.js';
 import { isDrawnLike } from './trace-features.js';
 import {
   type P,
@@ -13,7 +14,7 @@ import { readablePaths, waysOf, type WayPath } from './trace-ways.js';
 
 /** What is seen first in a traced digit; all but the last can still be read. */
 export type TraceSeen =
-  'right' | 'reversed' | 'start' | 'order' | 'direction' | 'open' | 'other-shape';
+  'right' | 'reversed' | 'start' | 'order' | 'direction' | 'open' | 'digits' | 'other-shape';
 
 /** Heights of a digit: how far its first point may lie from where it begins, ends from each other. */
 const START_PART = 0.32;
@@ -60,6 +61,47 @@ export function seenInTrace(
   if (begun && taught && distance(begun, taught) > START_PART) return 'start';
   if (best.seen !== 'right') return best.seen;
   return isOpen(digit, path.points) ? 'open' : 'right';
+}
+
+/** What is said first of a number whose digits were seen each alone. */
+const FIRST: readonly TraceSeen[] = [
+  'other-shape',
+  'reversed',
+  'start',
+  'order',
+  'direction',
+  'open',
+];
+
+/**
+ * Looks at a number as it was drawn, each digit by itself: a line belongs to the digit on whose field its
+ * middle lies. Where each can be read, the left one comes before the right one.
+ * @param drawn strokes on fields side by side, each as wide as that of one digit
+ */
+export function seenInNumber(
+  number: number,
+  forms: DigitForms,
+  drawn: readonly (readonly P[])[],
+): TraceSeen {
+  const digits = digitsOf(number);
+  if (digits.length === 1) return seenInTrace(number, forms, drawn);
+  const lines = withoutSlips(drawn);
+  const fieldOf = (line: readonly P[]): number => {
+    const xs = line.map(([x]) => x);
+    const middle = (Math.min(...xs) + Math.max(...xs)) / 2;
+    return Math.min(digits.length - 1, Math.max(0, Math.floor(middle / FIELD.width)));
+  };
+  const fields = lines.map(fieldOf);
+  const seen = digits.map((digit, i) =>
+    seenInTrace(
+      digit,
+      forms,
+      lines.filter((_, k) => fields[k] === i),
+    ),
+  );
+  const found = FIRST.find((one) => seen.includes(one));
+  if (found !== undefined) return found;
+  return fields.some((field, k) => k > 0 && field < (fields[k - 1] as number)) ? 'digits' : 'right';
 }
 
 /** True where another digit lies nearer than this one. */

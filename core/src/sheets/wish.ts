@@ -1,5 +1,6 @@
 import * as v from 'valibot';
 import { DRAWINGS } from '../measuring/index.js';
+import { CUES } from './cues.js';
 import { PAPERS } from './page.js';
 
 /** The ways in which a card shows a number. */
@@ -15,9 +16,6 @@ export const FACES = [
 ] as const;
 export type Face = (typeof FACES)[number];
 
-/** What a digit's way is said with; none leaves the page without words. */
-export const CUES = ['movement', 'rhyme', 'none'] as const;
-
 const whole = (least: number, most: number) =>
   v.pipe(
     v.number('must be a number'),
@@ -27,6 +25,9 @@ const whole = (least: number, most: number) =>
   );
 const flag = v.boolean('must be true or false');
 const words = (most: number) => v.pipe(v.string(), v.trim(), v.maxLength(most, 'is too long'));
+
+export const SIZES = ['small', 'medium', 'large'] as const;
+const OwnWords = v.pipe(v.array(words(80)), v.maxLength(10));
 
 /** What a sheet is made for: this range, these things, this paper, and a seed that makes it again. */
 export const SheetWish = v.object({
@@ -43,6 +44,16 @@ export const SheetWish = v.object({
   count: whole(1, 40),
   seed: whole(0, 999_999),
   answers: flag,
+  /** The number to look for; null for any. */
+  target: v.optional(v.nullable(whole(0, 100)), null),
+  /** How large the numerals of a crowd are. */
+  size: v.optional(v.picklist(SIZES, 'must be small, medium or large'), 'medium'),
+  /** Only numerals that are easily taken for the one that is looked for. */
+  alike: v.optional(flag, false),
+  /** What is filled stays white, for children to color. */
+  outline: v.optional(flag, false),
+  /** The activity that a card or a slip is made of; empty for none. */
+  activity: v.optional(words(60), ''),
   /** How it looks, of the looks that the kind of sheet has. */
   look: words(20),
   /** The ways in which number cards show each number. */
@@ -60,13 +71,15 @@ export const SheetWish = v.object({
   /** Whom the sheet is for, written at its foot; empty for anyone. */
   owner: words(60),
   /** The word of a name frame. */
-  word: words(20),
-  cues: v.picklist(CUES, 'must be movement, rhyme or none'),
+  word: words(40),
+  cues: v.picklist(CUES, 'must be movement, rhyme, own or none'),
   forms: v.object({
     one: v.picklist(['plain', 'flagged']),
     four: v.picklist(['open', 'closed']),
     nine: v.picklist(['straight', 'slanted', 'curved']),
   }),
+  /** The household's own words for the digits; none where it has none. */
+  says: v.optional(OwnWords, []),
 });
 export type SheetWish = v.InferOutput<typeof SheetWish>;
 
@@ -78,6 +91,11 @@ export const usualWish = (): SheetWish => ({
   count: 4,
   seed: 1,
   answers: false,
+  target: null,
+  size: 'medium',
+  alike: false,
+  outline: false,
+  activity: '',
   look: '',
   faces: ['numeral'],
   twoSided: false,
@@ -87,4 +105,5 @@ export const usualWish = (): SheetWish => ({
   word: '',
   cues: 'movement',
   forms: { one: 'plain', four: 'open', nine: 'straight' },
+  says: [],
 });

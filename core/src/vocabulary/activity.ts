@@ -106,6 +106,8 @@ export const STEP_KINDS = [
 export const Activity = v.object({
   id: Slug,
   title: nonEmptyText(60),
+  /** What to do here, in one sentence, for a card that stands beside it. */
+  station: v.optional(text(120)),
   band: oneOf(BANDS),
   ways: v.pipe(
     boundedArray(oneOf(['adult-led', 'presentation', 'invitation'] as const), 3),
@@ -142,7 +144,15 @@ export const Activity = v.object({
   place: oneOf(['in', 'out', 'either'] as const),
   fromAge: v.pipe(v.number(), v.minValue(0), v.maxValue(8)),
   checksItself: flag,
-  sheets: boundedArray(Slug, 6),
+  /** Kinds of sheet that it is done with, each with its look behind a stroke where it is not the usual one. */
+  sheets: boundedArray(
+    v.pipe(
+      v.string(),
+      v.regex(/^[a-z0-9-]+(\/[a-z0-9-]+)?$/, 'must be a kind of sheet'),
+      v.maxLength(60, 'is too long'),
+    ),
+    6,
+  ),
   makeIt: text(300),
   /** What is made in it and stays in the house, such as a set of dominoes. */
   yields: v.optional(v.object({ name: nonEmptyText(60), use: oneOf(USES), count: Amount })),

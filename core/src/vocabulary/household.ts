@@ -49,6 +49,9 @@ const wholeUpTo = (most: number) =>
 
 const Weekday = v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(7));
 
+/** What is said while one digit is written. */
+export const DigitWords = text(80);
+
 export const Household = v.object({
   id: Id,
   name: nonEmptyText(60),
@@ -65,7 +68,9 @@ export const Household = v.object({
     four: oneOf(['open', 'closed'] as const),
     nine: oneOf(['straight', 'slanted', 'curved'] as const),
   }),
-  digitCue: oneOf(['movement', 'rhyme'] as const),
+  digitCue: oneOf(['movement', 'rhyme', 'own'] as const),
+  /** What this household says while a digit is written, one entry a digit from 0; empty for the usual words. */
+  digitWords: v.optional(boundedArray(DigitWords, 10)),
   preferredWay: oneOf(['any', 'adult-led', 'presentation', 'invitation'] as const),
   tablePerWeek: v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(7)),
   /** The adult's minutes a day for what is planned, setting up and clearing away included. */

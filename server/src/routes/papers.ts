@@ -15,7 +15,6 @@ import { Day, WeekSheet, addDays, dayInWords, speaksOf } from '@gumo/core/vocabu
 import { type Request, type Response, Router } from 'express';
 import * as v from 'valibot';
 import { Problem, checked, notFound } from '../problems.js';
-import { measureWords } from '../sheets/pdf.js';
 import { type Context, childOf, param } from './context.js';
 import { needsFor } from './materials.js';
 import { familyBlocks, goalBlocks } from './families.js';
@@ -28,7 +27,6 @@ const WEEKDAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Satur
 export function papersRoutes(context: Context): Router {
   const { store, printer, progress } = context;
   const router = Router();
-  const measure = measureWords();
   const paper = () => store.household.all()[0]?.paper ?? 'a4';
 
   const send = (response: Response, name: string, ...sheets: Sheet[]): Promise<void> =>
@@ -54,7 +52,7 @@ export function papersRoutes(context: Context): Router {
       ];
     });
     const title = `The week of ${dayInWords(from)}`;
-    await send(response, 'week', weekPages(paper(), title, days, measure));
+    await send(response, 'week', weekPages(paper(), title, days));
   });
 
   router.get('/ready/:day.pdf', async (request: Request, response) => {
@@ -80,7 +78,7 @@ export function papersRoutes(context: Context): Router {
         ? [{ kind: 'text' as const, words: 'Nothing is planned that needs materials.', soft: true }]
         : []),
     ];
-    await send(response, 'get-ready', wordPages(paper(), title, blocks, measure));
+    await send(response, 'get-ready', wordPages(paper(), title, blocks));
   });
 
   /** A graph that lies on the table; nothing of it is kept. */
@@ -110,9 +108,9 @@ export function papersRoutes(context: Context): Router {
     if (!letter) throw notFound('family page');
     const name = store.children.find(letter.childId)?.name ?? '';
     const title = `${name}, ${dayInWords(letter.from)} to ${dayInWords(letter.to)}`;
-    const sheets = [wordPages(paper(), title, familyBlocks(letter, title), measure)];
+    const sheets = [wordPages(paper(), title, familyBlocks(letter, title))];
     if (letter.withGoals && letter.goals.length > 0) {
-      sheets.push(wordPages(paper(), `${title}: goals`, goalBlocks(letter, name), measure));
+      sheets.push(wordPages(paper(), `${title}: goals`, goalBlocks(letter, name)));
     }
     await send(response, 'family', ...sheets);
   });

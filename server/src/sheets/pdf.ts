@@ -1,5 +1,5 @@
 import { createRequire } from 'node:module';
-import { INKS, type Mark, type Measure, type Sheet } from '@gumo/core/sheets';
+import { HOLLOW_MM, INKS, type Mark, type Sheet } from '@gumo/core/sheets';
 import PDFDocument from 'pdfkit';
 
 /** Points in a millimeter. */
@@ -42,13 +42,6 @@ export function pdfOf(sheets: readonly Sheet[]): Promise<Buffer> {
   return done;
 }
 
-/** Width of words as they will be printed, in millimeters. */
-export function measureWords(): Measure {
-  const document = new PDFDocument({ autoFirstPage: false });
-  document.registerFont('read', FONTS.read);
-  return (words, size) => document.font('read').fontSize(size).widthOfString(words);
-}
-
 function draw(document: PDFKit.PDFDocument, mark: Mark): void {
   document.save();
   const ink = INKS[mark.ink];
@@ -88,7 +81,13 @@ function draw(document: PDFKit.PDFDocument, mark: Mark): void {
         .fillColor(ink);
       const wide = document.widthOfString(mark.text);
       const left = mark.anchor === 'start' ? 0 : mark.anchor === 'end' ? wide : wide / 2;
-      document.text(mark.text, mark.x - left, mark.y, { lineBreak: false, baseline: 'alphabetic' });
+      const hollow = mark.hollow ? { fill: false, stroke: true } : {};
+      if (mark.hollow) document.lineWidth(HOLLOW_MM).strokeColor(ink);
+      document.text(mark.text, mark.x - left, mark.y, {
+        lineBreak: false,
+        baseline: 'alphabetic',
+        ...hollow,
+      });
       break;
     }
   }

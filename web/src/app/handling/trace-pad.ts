@@ -10,9 +10,10 @@ import {
   type DigitForms,
   FIELD,
   type TraceSeen,
-  seenInTrace,
+  digitsOf,
+  seenInNumber,
   strokePath,
-  strokesOf,
+  strokesOfNumber,
   usualWish,
 } from '@gumo/core/sheets';
 
@@ -26,6 +27,7 @@ export const TRACE_WORDS: Record<TraceSeen, string> = {
   start: 'It can be read. It started somewhere else: the dot shows where.',
   order: 'It can be read. The other stroke comes first.',
   direction: 'It can be read. The arrow goes the other way.',
+  digits: 'It can be read. The left digit comes first.',
   open: 'Nearly home: go on until the ends meet.',
   'other-shape': 'A line of its own. The hollow digit may help, or a finger first.',
 };
@@ -41,15 +43,18 @@ const ROUND_CAP_MM = 2.4;
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <svg
-      viewBox="-2 -1.5 14 19"
+      [attr.viewBox]="'-2 -1.5 ' + (wide() + 4) + ' 19'"
       role="img"
-      [attr.aria-label]="'The digit ' + digit() + ', to go over'"
+      [attr.aria-label]="(wide() > field ? 'The number ' : 'The digit ') + digit() + ', to go over'"
       (pointerdown)="begin($event)"
       (pointermove)="go($event)"
       (pointerup)="end()"
       (pointercancel)="end()"
     >
-      <path class="ground" d="M-1.5 1H11.5M-1.5 15H11.5" />
+      <path
+        class="ground"
+        [attr.d]="'M-1.5 1H' + (wide() + 1.5) + 'M-1.5 15H' + (wide() + 1.5)"
+      />
       @for (path of paths(); track $index) {
         @if (look() === 'hollow') {
           <path class="road" [attr.d]="path" [attr.stroke-width]="cap" />
@@ -134,14 +139,17 @@ const ROUND_CAP_MM = 2.4;
   `,
 })
 export class TracePad {
+  /** A digit, or a number that is written digit by digit. */
   readonly digit = input.required<number>();
   /** How the household writes its digits. */
   readonly forms = input<DigitForms>(USUAL);
   readonly look = input<TraceLook>('hollow');
-  /** Comes once as many strokes are drawn as the digit has, and again with each that follows. */
+  /** Comes once as many strokes are drawn as it has, and again with each that follows. */
   readonly seen = output<TraceSeen>();
 
-  private readonly strokes = computed(() => strokesOf(this.digit(), this.forms()));
+  private readonly strokes = computed(() => strokesOfNumber(this.digit(), this.forms()));
+  protected readonly field = FIELD.width;
+  protected readonly wide = computed(() => digitsOf(this.digit()).length * FIELD.width);
   protected readonly cap = ROUND_CAP_MM;
   protected readonly paths = computed(() => this.strokes().map(strokePath));
   /** Where each stroke begins, and the first part of its way. */
@@ -199,7 +207,7 @@ export class TracePad {
     if (this.pen === null) return;
     this.pen = null;
     if (this.lines().length >= this.strokes().length) {
-      this.seen.emit(seenInTrace(this.digit(), this.forms(), this.lines()));
+      this.seen.emit(seenInNumber(this.digit(), this.forms(), this.lines()));
     }
   }
 

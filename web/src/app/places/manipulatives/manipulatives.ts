@@ -52,7 +52,7 @@ const MATERIALS: readonly OnShelf[] = [
     link: ['/manipulatives', one.id],
     draw: () => one.scene(one.start),
   })),
-  { id: 'trace', title: 'A digit to trace', link: ['/manipulatives', 'trace'], draw: writtenFive },
+  { id: 'trace', title: 'A number to trace', link: ['/manipulatives', 'trace'], draw: writtenFive },
 ];
 
 /** Manipulatives on screen, for preparing and for showing. */

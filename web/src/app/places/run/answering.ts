@@ -126,7 +126,7 @@ export class Answering {
       ...record,
       reversed: seen === 'reversed' || null,
       startRight: seen === 'start' ? false : null,
-      directionRight: seen === 'order' || seen === 'direction' ? false : null,
+      directionRight: ['order', 'direction', 'digits'].includes(seen) ? false : null,
       readable: readable ? null : false,
     });
   }

@@ -11,7 +11,7 @@ import {
 import { LiveAnnouncer } from '@angular/cdk/a11y';
 import { Router, RouterLink } from '@angular/router';
 import { neighborTop, toolFor } from '@gumo/core/activities';
-import { type TraceSeen, usualWish } from '@gumo/core/sheets';
+import type { TraceSeen } from '@gumo/core/sheets';
 import { warmUps } from '@gumo/core/rounds';
 import { careFor, cautionsAt, inReach, needsOf } from '@gumo/core/materials';
 import type { Child, Outcome } from '@gumo/core/vocabulary';
@@ -173,17 +173,16 @@ export class Run {
   protected readonly picture = signal(true);
   /** Seconds of a quick look while the picture is turned to the child; null while it is not. */
   protected readonly turned = signal<number | null>(null);
-  /** The single digit that is to be written; null where something else is asked. */
+  /** The number that is to be written; null where something else is asked. */
   protected readonly digit = computed(() => {
     const record = this.answering.status();
-    return record?.kind === 'draw' && /^\d$/.test(record.figure) ? Number(record.figure) : null;
+    return record?.kind === 'draw' && /^\d+$/.test(record.figure) ? Number(record.figure) : null;
   });
   protected readonly traceLook = computed(() => {
     const record = this.answering.status();
     const on = record?.kind === 'draw' ? record.support : 'own';
     return on === 'hollow' || on === 'dotted' ? on : 'own';
   });
-  protected readonly digitForms = computed(() => this.household()?.digitForms ?? usualWish().forms);
   protected readonly tracing = signal(false);
   protected readonly byTurns = signal(true);
   protected readonly looks = computed(() => (this.asked()[0]?.quick ? [3, 2, 1] : [0]));

@@ -2,13 +2,16 @@ import { A11yModule } from '@angular/cdk/a11y';
 import {
   ChangeDetectionStrategy,
   Component,
+  computed,
+  inject,
   input,
   output,
   signal,
   viewChild,
 } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import type { DigitForms, TraceSeen } from '@gumo/core/sheets';
+import type { TraceSeen } from '@gumo/core/sheets';
+import { DigitWays } from '../../common/digit-ways';
 import { TRACE_WORDS, type TraceLook, TracePad } from '../../handling/trace-pad';
 
 /** A digit alone on the screen for the child to write over; what was seen goes to the pad. */
@@ -25,9 +28,12 @@ import { TRACE_WORDS, type TraceLook, TracePad } from '../../handling/trace-pad'
       cdkTrapFocus
       [cdkTrapFocusAutoCapture]="true"
     >
+      <p class="model child-reads">
+        <strong>{{ digit() }}</strong> {{ cue() }}
+      </p>
       <gumo-trace-pad
         [digit]="digit()"
-        [forms]="forms()"
+        [forms]="ways.forms()"
         [look]="look()"
         (seen)="seen.set($event)"
       />
@@ -47,9 +53,21 @@ import { TRACE_WORDS, type TraceLook, TracePad } from '../../handling/trace-pad'
       inset: 0;
       z-index: 8;
       display: grid;
-      grid-template-rows: minmax(0, 1fr) auto;
+      grid-template-rows: auto minmax(0, 1fr) auto;
       padding: 16px;
       background: var(--sheet);
+    }
+    .model {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 4px 20px;
+      align-items: baseline;
+      justify-content: center;
+      font-size: var(--text-title);
+    }
+    .model strong {
+      font-size: var(--text-display);
+      line-height: 1;
     }
     footer {
       display: flex;
@@ -67,12 +85,13 @@ import { TRACE_WORDS, type TraceLook, TracePad } from '../../handling/trace-pad'
 })
 export class TraceScreen {
   readonly digit = input.required<number>();
-  readonly forms = input.required<DigitForms>();
   readonly look = input<TraceLook>('own');
   /** What was seen in it; null where nothing was drawn. */
   readonly closed = output<TraceSeen | null>();
 
   private readonly pad = viewChild.required(TracePad);
+  protected readonly ways = inject(DigitWays);
+  protected readonly cue = computed(() => this.ways.cueOf(this.digit()));
   protected readonly words = TRACE_WORDS;
   protected readonly seen = signal<TraceSeen | null>(null);
 

@@ -14,6 +14,8 @@ const HOUSEHOLD_WORDS: FieldWords = {
   paper: 'Paper',
   frameFill: 'Filling a ten frame',
   digitForms: 'How digits look',
+  digitCue: 'Saying how a digit is written',
+  digitWords: 'Our own words for the digits',
   moments: [
     'The day',
     (moments: Household['moments']) =>

@@ -5,7 +5,12 @@ import type { MatOption } from '@angular/material/core';
 import { MatInputModule } from '@angular/material/input';
 import { MatSelectModule } from '@angular/material/select';
 import { ADULT_MINUTES, CARDS_A_DAY } from '@gumo/core/planning';
-import { Household as HouseholdSchema, type Household as Settings } from '@gumo/core/vocabulary';
+import { cueOf } from '@gumo/core/sheets';
+import {
+  DigitWords,
+  Household as HouseholdSchema,
+  type Household as Settings,
+} from '@gumo/core/vocabulary';
 import { FORM_FIELDS } from '../../common/form-field';
 import { faultOf, valid } from '../../common/forms';
 import { COUNTING_LANGUAGES } from '../../common/number-words';
@@ -75,6 +80,13 @@ const form = (
   }),
 });
 
+const CUE = 'Saying how a digit is written';
+const DIGITS = [0, 1, 2, 3, 4, 5, 6, 7, 8, 9];
+
+/** What is said while a digit is written: the household's words, or those that it begins with. */
+const wordsFor = (digit: number, { digitForms, digitWords }: Settings): string =>
+  cueOf(digit, digitForms, 'own', digitWords);
+
 /** Where practitioners differ, a household chooses once. */
 const QUESTIONS: readonly Question[] = [
   field(
@@ -135,11 +147,12 @@ const QUESTIONS: readonly Question[] = [
   ),
   field(
     'digitCue',
-    'Saying how a digit is written',
-    'Movement words, stroke by stroke; or a short rhyme a digit.',
+    CUE,
+    'Movement words, stroke by stroke; a short rhyme a digit; or words of your own.',
     [
       ['movement', 'movement words'],
       ['rhyme', 'a rhyme'],
+      ['own', 'our own words'],
     ],
   ),
   {
@@ -260,6 +273,21 @@ const QUESTIONS: readonly Question[] = [
                   }
                 </mat-button-toggle-group>
               }
+              @if (one.title === cue && form.controls.choices.controls[cue]?.value === 'own') {
+                <div class="own" [formGroup]="form">
+                  <ng-container formArrayName="digitWords">
+                    @for (digit of digits; track digit) {
+                      <mat-form-field>
+                        <mat-label>While writing {{ digit }}</mat-label>
+                        <input matInput maxlength="80" [formControlName]="digit" />
+                        <mat-error>{{
+                          faultOf(form.controls.digitWords.controls[digit]!)
+                        }}</mat-error>
+                      </mat-form-field>
+                    }
+                  </ng-container>
+                </div>
+              }
             </li>
           }
         </ng-container>
@@ -282,6 +310,8 @@ export class Preferences {
   private readonly builder = inject(FormBuilder).nonNullable;
   protected readonly questions = QUESTIONS;
   protected readonly few = FEW;
+  protected readonly cue = CUE;
+  protected readonly digits = DIGITS;
   protected readonly languages = COUNTING_LANGUAGES;
   protected readonly nameOf = languageName;
   protected readonly faultOf = faultOf;
@@ -293,6 +323,7 @@ export class Preferences {
     choices: this.builder.record(
       Object.fromEntries(QUESTIONS.map(({ title }) => [title, this.builder.control('')])),
     ),
+    digitWords: this.builder.array(DIGITS.map(() => this.builder.control('', valid(DigitWords)))),
   });
 
   constructor() {
@@ -301,6 +332,7 @@ export class Preferences {
         name: household.name,
         languages: [...household.languages],
         choices: Object.fromEntries(QUESTIONS.map((one) => [one.title, one.get(household)])),
+        digitWords: DIGITS.map((digit) => wordsFor(digit, household)),
       }),
     );
   }
@@ -316,7 +348,7 @@ export class Preferences {
   protected async keep(): Promise<void> {
     const base = this.settings.base();
     if (!base) return;
-    const { name, languages, choices } = this.form.getRawValue();
+    const { name, languages, choices, digitWords } = this.form.getRawValue();
     const mine = QUESTIONS.reduce<Settings>(
       (settings, one) => {
         const value = choices[one.title] ?? '';
@@ -324,6 +356,7 @@ export class Preferences {
       },
       { ...base, name, languages },
     );
-    await this.settings.keep(this.form, mine);
+    const own = mine.digitCue === 'own' ? { digitWords } : {};
+    await this.settings.keep(this.form, { ...mine, ...own });
   }
 }
