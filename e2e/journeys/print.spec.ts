@@ -6,12 +6,21 @@ test('a mat for the things of materials, as a file in true size; the same seed, 
   page,
 }) => {
   await page.keyboard.press('p');
+  await expect(page.getByRole('heading', { name: 'Frames and mats' })).toBeVisible();
+  await page.getByLabel('Search sheets').fill('ten frame');
+  await page.getByRole('link', { name: 'Ten frame mat' }).click();
   await expect(page.getByRole('heading', { name: 'Ten frame mat' })).toBeVisible();
-  await choose(page, 'material', 'cork discs, 30 mm');
+  await choose(page, 'Material', 'cork discs, 30 mm');
   await page.getByRole('radio', { name: 'two frames' }).click();
   await expect(page.getByRole('img', { name: 'Ten frame, page 1' })).toBeVisible();
   expect(await barriers(page)).toEqual([]);
 
+  // What was chosen stays on the next sheet.
+  await page.getByRole('link', { name: 'All sheets' }).click();
+  expect(await barriers(page)).toEqual([]);
+  await page.getByRole('link', { name: 'Compare mat' }).click();
+  await expect(page.getByRole('combobox', { name: 'Material' })).toContainText('cork discs');
+  await page.getByRole('link', { name: 'All sheets' }).click();
   await page.getByRole('link', { name: 'Find it in the crowd' }).click();
   await expect(page.getByRole('heading', { name: 'Find it in the crowd' })).toBeVisible();
   const fileOf = async (): Promise<Buffer> => {
@@ -23,12 +32,13 @@ test('a mat for the things of materials, as a file in true size; the same seed, 
   const one = await fileOf();
   expect(one.subarray(0, 5).toString()).toBe('%PDF-');
   await page.getByRole('button', { name: 'Another one' }).click();
-  await expect(page.getByLabel('variation')).toHaveValue('2');
+  await expect(page.getByLabel('Variation')).toHaveValue('2');
   expect((await fileOf()).equals(one)).toBe(false);
-  await page.getByLabel('variation').fill('1');
+  await page.getByLabel('Variation').fill('1');
   await page.keyboard.press('Tab');
   await expect.poll(async () => (await fileOf()).equals(one)).toBe(true);
 
+  await page.getByRole('link', { name: 'All sheets' }).click();
   await page.getByRole('link', { name: 'Number cards', exact: true }).click();
   await expect(page.getByRole('heading', { name: 'Number cards' })).toBeVisible();
   await page.getByRole('button', { name: 'dots', exact: true }).click();
@@ -39,7 +49,7 @@ test('a mat for the things of materials, as a file in true size; the same seed, 
   const drawing = readFileSync(await download.path(), 'utf8');
   expect(drawing).toContain('width="210mm" height="297mm"');
 
-  await page.getByLabel('from').fill('12');
+  await page.getByLabel('From').fill('12');
   await page.keyboard.press('Tab');
   await expect(page.getByRole('alert')).toContainText('the range ends before it begins');
 });
@@ -68,9 +78,9 @@ test('mats for two children, printed from today', async ({ page, server }) => {
   await page.getByRole('link', { name: 'Sheets for today' }).click();
   await expect(page.getByRole('heading', { name: 'What today needs' })).toBeVisible();
   for (const name of ['Dilara', 'Mirela']) {
-    await page.getByRole('button', { name: new RegExp(`^Add Digits to trace ${name}`) }).click();
+    await page.getByRole('button', { name: new RegExp(`^Add Numbers to trace ${name}`) }).click();
     await expect(
-      page.getByRole('button', { name: new RegExp(`^Remove Digits to trace ${name}`) }),
+      page.getByRole('button', { name: new RegExp(`^Remove Numbers to trace ${name}`) }),
     ).toBeVisible();
   }
   await expect(page.getByText('4 pages', { exact: true })).toBeVisible();
@@ -83,35 +93,5 @@ test('mats for two children, printed from today', async ({ page, server }) => {
   await page.goto(`${server.url}/activities/build-frame`);
   await page.getByRole('button', { name: /^Mirela/ }).click();
   await page.getByRole('link', { name: 'Ten frame mat for Mirela' }).click();
-  await expect(page.getByRole('combobox', { name: /^child/ })).toContainText('Mirela');
-});
-
-test('a digit traced on the screen: the way, and turned round', async ({ page, server }) => {
-  await page.goto(`${server.url}/manipulatives/trace`);
-  await page.getByRole('radio', { name: '7' }).click();
-  const pad = page.locator('gumo-trace-pad svg');
-  const box = (await pad.boundingBox())!;
-  const draw = async (points: readonly (readonly [number, number])[]): Promise<void> => {
-    const unit = Math.min(box.width / 14, box.height / 19);
-    const left = box.x + (box.width - 14 * unit) / 2;
-    const at = ([x, y]: readonly [number, number]) =>
-      [left + (x + 2) * unit, box.y + (y + 1.5) * unit] as const;
-    await page.mouse.move(...at(points[0]!));
-    await page.mouse.down();
-    for (const point of points.slice(1)) await page.mouse.move(...at(point), { steps: 8 });
-    await page.mouse.up();
-  };
-  await draw([
-    [1.5, 1],
-    [8.6, 1],
-    [4, 15],
-  ]);
-  await expect(page.getByText('That is the way, from the dot to the end.')).toBeVisible();
-  await page.getByRole('button', { name: 'Again' }).click();
-  await draw([
-    [8.5, 1],
-    [1.4, 1],
-    [6, 15],
-  ]);
-  await expect(page.getByText('It looks the other way.')).toBeVisible();
+  await expect(page.getByRole('combobox', { name: /^Child/ })).toContainText('Mirela');
 });

@@ -100,7 +100,7 @@ describe('paper, over HTTP', () => {
     const wrong: [PrintItem, string][] = [
       [item('no-such-sheet'), 'kind'],
       [item('ten-frame', { childId: randomUUID() }), 'childId'],
-      [item('bingo', { wish: { ...usualWish(), high: 5 } }), 'sheet'],
+      [item('bingo', { wish: { ...usualWish(), high: 4 } }), 'sheet'],
       [item('ten-frame', { wish: { ...usualWish(), materialMm: 500 } }), 'wish.materialMm'],
     ];
     for (const [one, field] of wrong) {

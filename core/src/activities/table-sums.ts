@@ -26,7 +26,7 @@ export const TABLE_SUMS: readonly Activity[] = [
     easier: 'One row only.',
     harder: 'Filled in pairs; two seconds.',
     watchFor: 'What is missing told instead of what is there: a good way.',
-    sheets: ['frame-calls'],
+    sheets: ['frame-calls', 'ten-frame'],
   }),
   table({
     id: 'shaken-tray',
@@ -171,7 +171,7 @@ export const TABLE_SUMS: readonly Activity[] = [
     easier: 'Tiles to three.',
     harder: 'Without the frames, going on from the larger half.',
     watchFor: 'The first number said again.',
-    sheets: ['dominoes', 'ten-frame'],
+    sheets: ['ten-frame', 'dominoes'],
   }),
   table({
     id: 'make-tile',
@@ -304,7 +304,7 @@ export const TABLE_SUMS: readonly Activity[] = [
     easier: 'Nine and ten, eight and ten.',
     harder: 'The frame only in the mind.',
     watchFor: 'The empty cells counted, or known.',
-    sheets: ['to-ten-frames', 'ten-frame'],
+    sheets: ['ten-frame', 'to-ten-frames'],
   }),
   table({
     id: 'two-frames',

@@ -1,8 +1,13 @@
 import type { Activity, Need, Material, Use } from '../vocabulary/index.js';
-import { PRINTED } from './holds.js';
 
 /** In every house, listed or not, pairs such as boots and socks among it (common practice, no source). */
 export const ORDINARY: readonly Use[] = ['paper', 'pen', 'pair'];
+
+/** What the sheets of an activity stand for among its needs. */
+export const PRINTABLE: readonly Use[] = [
+  ...(['sheet', 'card', 'floor-card', 'mat', 'board', 'frame'] as const),
+  ...(['track', 'chart', 'tile', 'coin'] as const),
+];
 
 /** The same for every activity that needs it, in whatever number. */
 export const needKey = ({ use, words, colors }: Pick<Need, 'use' | 'words' | 'colors'>): string =>
@@ -24,5 +29,5 @@ export const isInTheHouse =
     materials.length === 0 ||
     ORDINARY.includes(need.use) ||
     need.faces === 'blank' ||
-    (sheets.length > 0 && PRINTED.includes(need.use)) ||
+    (sheets.length > 0 && PRINTABLE.includes(need.use)) ||
     had.has(needKey(need));

@@ -44,7 +44,7 @@ export const STATION_CARDS: SheetKind = {
   id: 'station-cards',
   group: 'home',
   title: 'Station card',
-  about: 'What to do here, in one picture and one sentence, to stand beside what is set out.',
+  about: 'What to do here, in one picture and one sentence, for its place in the room.',
   asks: ['activity'],
   looks: [],
   make: (wish) => {

@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import type { Activity, Shape } from '../vocabulary/index.js';
+import type { Activity, Shape, Use } from '../vocabulary/index.js';
 import { Day, Id, Slug, Version } from '../vocabulary/index.js';
 import { findSheet } from './all-kinds.js';
 import { SheetWish } from './wish.js';
@@ -41,6 +41,16 @@ export function acrossOf(shape: Shape): number | null {
     default:
       return null;
   }
+}
+
+/** Things that lie in the cells of a mat. */
+export const LAID: ReadonlySet<Use> = new Set(['counter', 'loose', 'cube']);
+
+/** What a sheet is called, with its look where it is not the usual one. */
+export function sheetTitle(kind: string, look: string): string {
+  const found = findSheet(kind);
+  const words = found?.looks.slice(1).find(([id]) => id === look)?.[1];
+  return [found?.title ?? kind, words].filter((one) => one !== undefined).join(', ');
 }
 
 /** A sheet that an activity is done with, for one child or for all who take part. */

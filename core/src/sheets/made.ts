@@ -1,6 +1,14 @@
 import { drawing } from './drawn.js';
 import type { SheetKind } from './kind.js';
-import { CHECK_LINE_MM, MARGIN_MM, type Mark, type Page, type Sheet, text } from './page.js';
+import {
+  CHECK_LINE_MM,
+  MARGIN_MM,
+  type Mark,
+  NO_SEED,
+  type Page,
+  type Sheet,
+  text,
+} from './page.js';
 import { fitted } from './type.js';
 import type { SheetWish } from './wish.js';
 
@@ -15,7 +23,7 @@ const OWNER_ROOM_MM = 34;
  * @throws RangeError where it cannot be made so
  */
 export function sheetFor(kind: SheetKind, wish: SheetWish): Sheet {
-  const sheet = kind.make(wish);
+  const sheet = kind.make(kind.asks.includes('seed') ? wish : { ...wish, seed: NO_SEED });
   const isOutline = wish.outline && kind.asks.includes('outline');
   return {
     ...sheet,

@@ -114,7 +114,7 @@ export const CHART_GRID: SheetKind = {
     ['walk', 'a walk: predicted and came'],
   ],
   suits: { count: 4, high: 5 },
-  ends: { most: 20 },
+  ends: { most: 5 },
   make: ({ paper, count, high, seed, look, materialMm }) => {
     const turnedArea = areaOf(paper, true);
     if (look === 'walk') {
@@ -140,23 +140,21 @@ export const CHART_GRID: SheetKind = {
       ];
       return onePage({ paper, seed }, true, 'A walk', marks);
     }
-    const [rows = 1] = rangeOf(high, high, 1, 20);
-    const least = cellFor(materialMm);
-    const fits = [false, true].map((turned) => {
-      const area = areaOf(paper, turned);
-      return Math.min((area.width - SCALE_MM) / count, (area.height - NAMES_MM) / rows);
-    }) as [number, number];
-    const turned = fits[1] > fits[0];
-    const cell = Math.max(...fits);
-    if (cell < least) {
+    const [least = 1] = rangeOf(high, high, 1, 20);
+    const tall = cellFor(materialMm);
+    // Across the page where it can be: names are wide.
+    const turned = [true, false].find((isTurned) => {
+      const area = areaOf(paper, isTurned);
+      return count * tall <= area.width - SCALE_MM && least * tall <= area.height - NAMES_MM;
+    });
+    if (turned === undefined) {
       throw new RangeError(
-        `${count} columns of ${rows} cells for things of ${materialMm} mm do not fit: choose fewer`,
+        `${count} columns of ${least} cells for things of ${materialMm} mm do not fit: choose fewer`,
       );
     }
     const area = areaOf(paper, turned);
-    // As wide as the page lets names be, as high as its cells need.
     const wide = (area.width - SCALE_MM) / count;
-    const tall = (area.height - NAMES_MM) / rows;
+    const rows = Math.min(20, Math.floor((area.height - NAMES_MM) / tall));
     const left = area.x + SCALE_MM;
     const base = area.y + rows * tall;
     const marks: Mark[] = Array.from({ length: count * rows }, (_, i) =>

@@ -164,6 +164,9 @@ export const centered = (
   ink: Ink = 'black',
 ): Mark => text(x, y + size * DIGIT_MIDDLE, size, words, { ink });
 
+/** Of a sheet in which chance has no part. */
+export const NO_SEED = -1;
+
 /** A page with its check line and, where there is one, the seed that makes the same one again. */
 export function pageOf(
   paper: Paper,
@@ -189,7 +192,9 @@ export function pageOf(
         width - MARGIN_MM,
         y + 0.9,
         2.6,
-        foot.seed === undefined ? foot.title : `${foot.title} · ${foot.seed}`,
+        foot.seed === undefined || foot.seed === NO_SEED
+          ? foot.title
+          : `${foot.title} · ${foot.seed}`,
         {
           anchor: 'end',
           ink: 'gray',

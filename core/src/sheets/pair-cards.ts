@@ -2,7 +2,7 @@ import { pipsOf, seeded } from '../numbers/index.js';
 import type { SheetKind } from './kind.js';
 import { type CardFace, cardPages } from './layout.js';
 import { looseNumeral } from './numeral.js';
-import { type Mark, areaOf, centered, circle, dot, line, pageOf, rect } from './page.js';
+import { type Mark, areaOf, centered, circle, dot, pageOf, rect } from './page.js';
 import { rangeOf } from './range.js';
 import { fitted } from './type.js';
 

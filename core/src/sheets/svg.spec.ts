@@ -33,7 +33,7 @@ describe('a page as a drawing', () => {
 
   it('holds lines, rectangles and circles where they are, to the thousandth', () => {
     expect(drawn(line(1, 2, 3.00049, 4, { dash: [2, 1] }))).toContain(
-      `<path d="M1 2L3 4" stroke="${INKS.black}" stroke-width="0.35" stroke-dasharray="2 1" fill="none"/>`,
+      `<path d="M1 2L3 4" stroke="${INKS.black}" stroke-width="0.5" stroke-dasharray="2 1" fill="none"/>`,
     );
     expect(drawn(rect(1, 2, 30, 40, { round: 2, fill: 'blue' }))).toContain(
       `x="1" y="2" width="30" height="40" rx="2" fill="${INKS.blue}" stroke="${INKS.black}"`,

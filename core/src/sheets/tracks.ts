@@ -275,7 +275,7 @@ export const STEP_STRIPS: SheetKind = {
     ['10', 'by tens'],
     ['1', 'by ones'],
   ],
-  suits: { low: 2, high: 20 },
+  suits: { low: 0, high: 20 },
   ends: { least: 4 },
   make: ({ paper, low, high, seed, answers, look, picture }) => {
     const by = Number(look) || 2;

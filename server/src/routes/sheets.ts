@@ -1,5 +1,6 @@
 import { ProposedSheets } from '@gumo/core/contract';
 import {
+  LAID,
   PrintItem,
   type Sheet,
   type SheetKind,
@@ -13,8 +14,8 @@ import {
   svgOf,
   usualWish,
 } from '@gumo/core/sheets';
-import { ORDINARY, PRINTED } from '@gumo/core/materials';
-import { type Child, Day, Id, type Use, addDays } from '@gumo/core/vocabulary';
+import { PRINTABLE } from '@gumo/core/materials';
+import { type Child, Day, Id, addDays } from '@gumo/core/vocabulary';
 import { type Request, Router } from 'express';
 import * as v from 'valibot';
 import { Problem, checked, notFound, wrongField } from '../problems.js';
@@ -45,6 +46,16 @@ const Asked = v.object({
   laminate: yes,
   picture: words,
   word: words,
+  target: v.optional(
+    v.pipe(
+      v.string(),
+      v.transform((text) => (text === '' ? null : Number(text))),
+    ),
+  ),
+  size: words,
+  alike: yes,
+  outline: yes,
+  activity: words,
   cues: words,
   faces: v.optional(
     v.pipe(
@@ -63,9 +74,6 @@ const Span = v.object({
   ),
 });
 
-/** Things that are in the cells of a mat. */
-const LAID: ReadonlySet<Use> = new Set(['counter', 'loose', 'cube']);
-
 /** Sheets in true size, for any printer: as PDF, or one page as SVG; alone, or those collected. */
 export function sheetsRoutes(context: Context): Router {
   const { store, printer } = context;
@@ -75,8 +83,8 @@ export function sheetsRoutes(context: Context): Router {
   function usual(): SheetWish {
     const household = store.household.all()[0];
     if (!household) return usualWish();
-    const { paper, digitForms: forms, digitCue: cues } = household;
-    return { ...usualWish(), paper, forms, cues };
+    const { paper, digitForms: forms, digitCue: cues, digitWords: says = [] } = household;
+    return { ...usualWish(), paper, forms, cues, says };
   }
 
   function wishOf(request: Request): SheetWish {
@@ -87,6 +95,13 @@ export function sheetsRoutes(context: Context): Router {
     );
     return checked(SheetWish, { ...usual(), ...given, owner: nameOf(child ?? null) });
   }
+
+  /** A kept wish says neither whom it is for nor what the household says while a digit is written. */
+  const whole = (childId: string | null, wish: SheetWish): SheetWish => ({
+    ...wish,
+    owner: nameOf(childId),
+    says: usual().says,
+  });
 
   const nameOf = (childId: string | null): string =>
     childId === null ? '' : (store.children.find(childId)?.name ?? '');
@@ -112,7 +127,7 @@ export function sheetsRoutes(context: Context): Router {
   router.get('/tray.pdf', async (_request, response) => {
     const sheets = store.prints.all().flatMap(({ kind, childId, wish }) => {
       const found = findSheet(kind);
-      return found ? [made(found, { ...wish, owner: nameOf(childId) })] : [];
+      return found ? [made(found, whole(childId, wish))] : [];
     });
     if (sheets.length === 0) throw new Problem(422, 'The print list is empty.');
     await sendPdf(response, printer, 'tray', sheets);
@@ -130,7 +145,7 @@ export function sheetsRoutes(context: Context): Router {
       if (childId !== null && !store.children.has(childId)) {
         throw wrongField('childId', 'is no child of this household');
       }
-      made(found, { ...wish, owner: nameOf(childId) });
+      made(found, whole(childId, wish));
     },
   });
 
@@ -146,28 +161,31 @@ export function sheetsRoutes(context: Context): Router {
           const here = entry.participants.filter(({ childId }) => !away.includes(childId));
           const children = here.flatMap(({ childId }) => store.children.find(childId) ?? []);
           const lines = needsFor(store, [{ ...entry, participants: here }], () => children);
-          const onPaper = lines.filter(
-            ({ use }) => PRINTED.includes(use) && !ORDINARY.includes(use),
-          );
-          const isAtHand = onPaper.every((line) => line.material !== null && line.short === 0);
-          if (onPaper.length > 0 && isAtHand) return [];
+          const onPaper = lines.filter(({ use }) => PRINTABLE.includes(use));
+          // What is at hand is not printed once more; what goes with it besides is on its own page.
+          const wanted = onPaper.filter((line) => line.material === null || line.short > 0);
+          if (wanted.length === 0) return [];
           const [material] = lines.flatMap((line) =>
             line.material && LAID.has(line.use) ? (acrossOf(line.material.shape) ?? []) : [],
           );
-          return proposedFor(entry.activityId, here).map(({ kind, childId, low, high }) => ({
+          const activity = activityIn(store, entry.activityId);
+          if (!activity) return [];
+          const first = { sheets: activity.sheets.slice(0, wanted.length) };
+          return proposedFor(first, here).map(({ kind, look, childId, low, high }) => ({
             kind,
             childId,
-            because: activityIn(store, entry.activityId)?.title ?? '',
+            because: activity.title,
             day,
             wish: {
               ...usual(),
               ...suitedTo(kind),
-              look: findSheet(kind)?.looks[0]?.[0] ?? '',
+              look,
               low,
               high,
               ...(material !== undefined && findSheet(kind)?.asks.includes('material')
                 ? { materialMm: material }
                 : {}),
+              says: [],
               picture: pictureOf(children, childId),
             },
           }));
@@ -176,7 +194,7 @@ export function sheetsRoutes(context: Context): Router {
     // Cards to twenty hold those to ten: what is shared is printed once, for the widest range.
     const widest = new Map<string, (typeof proposed)[number]>();
     for (const one of proposed) {
-      const key = `${one.kind}/${one.childId}`;
+      const key = `${one.kind}/${one.wish.look}/${one.childId}`;
       const known = widest.get(key);
       if ((!known || known.wish.high < one.wish.high) && isMakeable(one.kind, one.wish)) {
         widest.set(key, known ? { ...one, day: known.day } : one);

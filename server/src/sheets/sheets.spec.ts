@@ -1,24 +1,19 @@
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
 import {
   type Mark,
   type Paper,
   SHEETS,
   type SheetKind,
   type SheetWish,
-  bingoBoards,
   cellFor,
-  FACES,
-  clipPreferences,
-  coinsFor,
-  crowdOf,
   findSheet,
-  gapsIn,
   sheetFor,
-  sheetIdsFor,
   suitedTo,
   usualWish,
+  widthOf,
 } from '@gumo/core/sheets';
-import { LIBRARY } from '@gumo/core/activities';
-import { seeded } from '@gumo/core/numbers';
+import { type Font, create } from 'fontkit';
 import { type Drawn, readPdf } from '../testing/pdf-reader.js';
 import { pdfOf } from './pdf.js';
 
@@ -26,7 +21,6 @@ const TENTH_MM = 0.1;
 const wishFor = (kind: SheetKind, more: Partial<SheetWish> = {}): SheetWish => ({
   ...usualWish(),
   ...suitedTo(kind.id),
-  ...(kind.id === 'step-strips' ? { high: 40 } : {}),
   owner: 'Juno',
   picture: 'kite',
   ...more,
@@ -55,7 +49,8 @@ describe('sheets', () => {
   it('come out in true size on both papers, every kind and look, with the font in the file', async () => {
     for (const kind of SHEETS) {
       for (const paper of ['a4', 'letter'] as Paper[]) {
-        for (const [look] of kind.looks.length > 0 ? kind.looks : [['']]) {
+        const looks = kind.looks.length > 0 ? kind.looks : [['']];
+        for (const [look] of paper === 'a4' ? looks : looks.slice(0, 1)) {
           const context = `${kind.id} ${look} on ${paper}`;
           const sheet = sheetFor(kind, wishFor(kind, { paper, look: look ?? '' }));
           const file = await pdfOf([sheet]);
@@ -138,69 +133,6 @@ describe('sheets', () => {
     }
   });
 
-  it('are named by activities of the library, and by none that is not there', () => {
-    const named = LIBRARY.filter((activity) => sheetIdsFor(activity.id).length > 0);
-    expect(named.length).toBeGreaterThan(40);
-    for (const { id } of named) {
-      for (const sheet of sheetIdsFor(id)) expect(findSheet(sheet)).withContext(id).toBeDefined();
-    }
-  });
-
-  it('show coins that are worth what the card asks, and never more than a card holds', () => {
-    for (let amount = 1; amount <= 50; amount++) {
-      for (const seed of [1, 2, 3]) {
-        const coins = coinsFor(amount, seed);
-        expect(coins.reduce((sum, worth) => sum + worth, 0)).toBe(amount);
-        expect(coins.every((worth) => [1, 5, 10].includes(worth))).toBeTrue();
-      }
-    }
-  });
-
-  it('say so where a range or a thing leaves nothing to print', () => {
-    const cases: [string, Partial<SheetWish>][] = [
-      ['number-cards', { low: 9, high: 3 }],
-      ['number-cards', { high: 40, faces: ['dots'] }],
-      ['number-cards', { twoSided: true }],
-      ['name-frame', {}],
-      ['bingo', { low: 1, high: 9 }],
-      ['bingo', { low: 1, high: 12, count: 13 }],
-      ['crowd', { low: 4, high: 5 }],
-      ['tracing', { low: 20, high: 30 }],
-      ['step-strips', { high: 6, look: '5' }],
-      ['dice-net', { materialMm: 100 }],
-    ];
-    for (const [id, more] of cases) {
-      expect(() => findSheet(id)!.make({ ...usualWish(), ...more }))
-        .withContext(id)
-        .toThrowError(RangeError);
-    }
-  });
-
-  it('deal bingo boards that are all different and win equally often in 20,000 games', () => {
-    const boards = bingoBoards(1, 20, 6, 3);
-    const keys = boards.map((board) => [...board].sort((a, b) => a - b).join());
-    expect(new Set(keys).size).toBe(6);
-    const random = seeded(11);
-    const wins: number[] = [];
-    for (let game = 0; game < 20_000; game++) {
-      const open = boards.map((board) => new Set(board));
-      const called = Array.from({ length: 20 }, (_, i) => i + 1);
-      for (let left = called.length; left > 0; left--) {
-        const [n] = called.splice(Math.floor(random() * left), 1);
-        open.forEach((board) => board.delete(n!));
-        const full = open.flatMap((board, i) => (board.size === 0 ? [i] : []));
-        if (full.length === 0) continue;
-        wins.push(full[Math.floor(random() * full.length)]!);
-        break;
-      }
-    }
-    const counts = boards.map((_, i) => wins.filter((one) => one === i).length);
-    const expected = 20_000 / 6;
-    const chi = counts.reduce((sum, n) => sum + (n - expected) ** 2 / expected, 0);
-    // The 0.999 point of chi-square with 5 degrees of freedom is 20.515 (printed tables).
-    expect(chi).withContext(counts.join()).toBeLessThan(20.515);
-  });
-
   // Printed on both sides and turned over, the second page lies mirrored behind the first.
   it('lay the backs of two-sided cards behind their fronts, and film around laminated ones', async () => {
     const kind = findSheet('number-cards')!;
@@ -228,46 +160,36 @@ describe('sheets', () => {
     expect(cards[1]!.x - (cards[0]!.x + 60)).toBeCloseTo(6, 1);
   });
 
-  it('show every number in every way, and stay on the paper', async () => {
-    const kind = findSheet('number-cards')!;
-    const sheet = sheetFor(kind, wishFor(kind, { low: 0, high: 10, faces: [...FACES] }));
-    const { pages } = await readPdf(await pdfOf([sheet]));
-    expect(pages.length).toBe(Math.ceil((11 * FACES.length) / 9));
-    const words = pages.flatMap((page) => page.words);
-    expect(words).toContain('seven');
-    const sums = words.filter((one) => / \+ /.test(one));
-    const totals = sums.map((one) => one.split(' + ').reduce((sum, n) => sum + Number(n), 0));
-    expect(totals).toEqual([0, 1, 2, 3, 4, 5, 6, 7, 8, 9, 10]);
-  });
-
-  it('have no clip card with two right answers, and no gap that a neighbor does not tell', () => {
-    for (let seed = 0; seed < 300; seed++) {
-      const random = seeded(seed);
-      for (let n = 0; n <= 20; n++) {
-        const choices = clipPreferences(n, random);
-        expect(new Set(choices).size).toBe(3);
-        expect(choices.filter((one) => one === n).length).toBe(1);
-        expect(choices.every((one) => one >= 0)).toBeTrue();
-      }
-      for (const places of [1, 2, 4, 7, 10]) {
-        const gaps = gapsIn(places, Math.floor((places - 1) / 2), random);
-        expect(gaps.has(0)).toBeFalse();
-        for (const at of gaps) expect(gaps.has(at - 1)).toBeFalse();
-      }
+  // The widths that sheets are laid out with are those of the font that prints them.
+  it('are laid out with letters as wide as the font has them, in both weights at most', () => {
+    const file = (weight: number): Font =>
+      create(
+        readFileSync(
+          createRequire(import.meta.url).resolve(
+            `@fontsource/andika/files/andika-latin-${weight}-normal.woff`,
+          ),
+        ),
+      ) as Font;
+    const [read, bold] = [file(400), file(700)];
+    const widthIn = (font: Font, words: string): number =>
+      font.layout(words).advanceWidth / font.unitsPerEm;
+    const letters = Array.from({ length: 95 }, (_, i) => String.fromCharCode(32 + i));
+    for (const words of [
+      ...letters,
+      '×',
+      '÷',
+      '−',
+      '…',
+      '–',
+      '’',
+      'José',
+      'Zoë',
+      'Wilhelmina 12',
+    ]) {
+      expect(widthOf(words, 1)).withContext(words).toBeCloseTo(widthIn(read, words), 2);
     }
-  });
-
-  it('hold the numeral to find as often as the page says', async () => {
-    for (let seed = 1; seed <= 60; seed++) {
-      const { target, cells } = crowdOf(1, 10, seed);
-      const times = cells.filter((n) => n === target).length;
-      expect(times).toBeGreaterThanOrEqual(9);
-      expect(times).toBeLessThanOrEqual(14);
+    for (const words of ['Wilhelmina', 'Ways to make 10', 'The week of 16 March']) {
+      expect(widthOf(words, 1, true)).toBeGreaterThanOrEqual(widthIn(bold, words));
     }
-    const { pages } = await readPdf(await fileOf(findSheet('crowd')!, { ...usualWish(), seed: 4 }));
-    const words = pages[0]!.words.map((word) => word.trim());
-    const target = words.find((word) => word.startsWith('Find '))!.slice(5);
-    const said = Number(words.find((word) => word.endsWith('times'))!.replace(' times', ''));
-    expect(words.filter((word) => word === target).length).toBe(said);
   });
 });

@@ -154,7 +154,7 @@ const forOwners: Routes = [
   {
     path: 'print',
     title: 'Print · Gumo',
-    loadComponent: () => import('./places/print/print').then((m) => m.Print),
+    loadComponent: () => import('./places/print/gallery').then((m) => m.Gallery),
   },
   {
     path: 'print/list',

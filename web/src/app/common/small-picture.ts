@@ -34,7 +34,8 @@ const known = new Map<unknown, Drawing>();
   `,
   styles: `
     :host {
-      display: block;
+      display: grid;
+      place-content: center;
       inline-size: 88px;
       max-inline-size: 100%;
       overflow: hidden;
@@ -51,6 +52,9 @@ const known = new Map<unknown, Drawing>();
       color: var(--ink-soft);
     }
     img {
+      max-inline-size: 100%;
+      block-size: auto;
+      max-block-size: 100%;
       background: #fff;
     }
   `,

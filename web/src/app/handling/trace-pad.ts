@@ -51,10 +51,7 @@ const ROUND_CAP_MM = 2.4;
       (pointerup)="end()"
       (pointercancel)="end()"
     >
-      <path
-        class="ground"
-        [attr.d]="'M-1.5 1H' + (wide() + 1.5) + 'M-1.5 15H' + (wide() + 1.5)"
-      />
+      <path class="ground" [attr.d]="'M-1.5 1H' + (wide() + 1.5) + 'M-1.5 15H' + (wide() + 1.5)" />
       @for (path of paths(); track $index) {
         @if (look() === 'hollow') {
           <path class="road" [attr.d]="path" [attr.stroke-width]="cap" />

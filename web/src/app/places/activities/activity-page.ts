@@ -9,8 +9,8 @@ import {
 } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import { MatButton, MatButtonModule } from '@angular/material/button';
-import { onScreen, topsOf } from '@gumo/core/activities';
-import { findSheet, proposedFor } from '@gumo/core/sheets';
+import { onScreen, sampleOf, topsOf } from '@gumo/core/activities';
+import { LAID, acrossOf, proposedFor, sheetTitle } from '@gumo/core/sheets';
 import { matchSkills, skillOf } from '@gumo/core/skills';
 import {
   type NeedLine,
@@ -23,7 +23,6 @@ import { PlanEntry, type PlanEntryDraft } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
 import { v7 as uuid } from 'uuid';
 import { Api } from '../../common/api';
-import { sampleOf } from '../../common/activity-picture';
 import { BandSign } from '../../common/band-sign';
 import { Clock } from '../../common/clock';
 import { Icon } from '../../common/icon';
@@ -139,13 +138,22 @@ export class ActivityPage {
     }));
     const anyone = [{ childId: '', name: '', rangeMax: Math.max(1, ...this.sizes().tops) }];
     const asked = participants.length > 0 ? participants : anyone;
-    return proposedFor(this.activity()?.id ?? '', asked).map(({ kind, childId, high }) => ({
-      key: `${kind}/${childId}`,
+    const activity = this.activity();
+    if (!activity) return [];
+    const things = this.needs().flatMap(({ material, use }) =>
+      material && LAID.has(use) ? (acrossOf(material.shape) ?? []) : [],
+    );
+    return proposedFor(activity, asked).map(({ kind, look, childId, high }) => ({
+      key: `${kind}/${look}/${childId}`,
       kind,
-      high,
-      childId: childId || null,
+      query: {
+        high,
+        look: look || null,
+        mm: things[0] ?? null,
+        child: childId || null,
+      },
       name: asked.find((one) => one.childId === childId)?.name ?? '',
-      title: findSheet(kind)?.title ?? kind,
+      title: sheetTitle(kind, look),
     }));
   });
   /** Nobody is chosen: the quantities are for a number of children. */

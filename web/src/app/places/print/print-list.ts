@@ -10,7 +10,14 @@ import {
 import { MatButton, MatIconButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import { PrintItems, type ProposedSheet, ProposedSheets } from '@gumo/core/contract';
-import { type PrintItem, findSheet, sheetFor } from '@gumo/core/sheets';
+import {
+  type PrintItem,
+  type SheetKind,
+  type SheetWish,
+  findSheet,
+  sheetFor,
+  sheetTitle,
+} from '@gumo/core/sheets';
 import { Store } from '@ngrx/store';
 import { v7 as uuid } from 'uuid';
 import { Api } from '../../common/api';
@@ -22,7 +29,6 @@ import { dayWords } from '../../common/words';
 import { childrenFeature } from '../../state/children';
 import { householdFeature } from '../../state/household';
 import { costWords } from './cost';
-import { SheetKinds } from './sheet-kinds';
 import { Counted } from '../../common/plural';
 import { Writes } from '../../state/writes';
 
@@ -37,12 +43,12 @@ interface Line {
 @Component({
   selector: 'gumo-print-list',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Icon, IconTip, MatButton, MatIconButton, RouterLink, SheetKinds, Counted],
+  imports: [Icon, IconTip, MatButton, MatIconButton, RouterLink, Counted],
   template: `
-    <gumo-sheet-kinds here="tray" />
     <div class="lists">
       <section aria-labelledby="collected">
         <header>
+          <a matIconButton routerLink="/print" aria-label="All sheets"><gumo-icon name="back" /></a>
           <h1 id="collected">Print list</h1>
           @if (items().length > 0) {
             <p class="soft numbers">
@@ -155,6 +161,7 @@ export class PrintList {
           (item) =>
             item.kind === one.kind &&
             item.childId === one.childId &&
+            item.wish.look === one.wish.look &&
             item.wish.high === one.wish.high,
         ),
     ),
@@ -164,7 +171,7 @@ export class PrintList {
   );
   protected readonly wanted = computed(() =>
     this.proposals().map((one) =>
-      this.lineOf(`${one.kind}/${one.childId}`, one, `${rangeWords(one)} · ${one.because}`),
+      this.lineOf(`${one.kind}/${one.wish.look}/${one.childId}`, one, rangeWords(one), one.because),
     ),
   );
   protected readonly pages = computed(() =>
@@ -193,15 +200,15 @@ export class PrintList {
   private lineOf(
     key: string,
     one: Pick<PrintItem, 'kind' | 'childId' | 'wish'>,
-    about: string,
+    ...about: readonly string[]
   ): Line {
     const kind = findSheet(one.kind);
     const name = this.children()[one.childId ?? '']?.name;
     return {
       key,
-      title: kind?.title ?? one.kind,
-      about: [name, about].filter((words) => words !== undefined && words !== '').join(' · '),
-      pages: kind ? sheetFor(kind, { ...one.wish, owner: name ?? 'A' }).pages.length : 0,
+      title: sheetTitle(one.kind, one.wish.look),
+      about: [name, ...about].filter((words) => words !== undefined && words !== '').join(' · '),
+      pages: kind ? pagesOf(kind, { ...one.wish, owner: name ?? 'A' }) : 0,
     };
   }
 
@@ -252,9 +259,23 @@ export class PrintList {
   }
 }
 
+/** None where it cannot be made any more. */
+function pagesOf(kind: SheetKind, wish: SheetWish): number {
+  try {
+    return sheetFor(kind, wish).pages.length;
+  } catch (error) {
+    if (error instanceof RangeError) return 0;
+    throw error;
+  }
+}
+
 /** What a sheet was made for, where its kind asks that. */
 function rangeWords({ kind, wish }: Pick<PrintItem, 'kind' | 'wish'>): string {
   const asks = findSheet(kind)?.asks ?? [];
-  if (asks.includes('range')) return `${wish.low} to ${wish.high}`;
-  return asks.includes('material') ? `for things of ${wish.materialMm} mm` : '';
+  return [
+    asks.includes('range') ? `${wish.low} to ${wish.high}` : '',
+    asks.includes('material') ? `for things of ${wish.materialMm} mm` : '',
+  ]
+    .filter((words) => words !== '')
+    .join(', ');
 }

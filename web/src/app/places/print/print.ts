@@ -1,26 +1,35 @@
 import {
   ChangeDetectionStrategy,
   Component,
+  DestroyRef,
   computed,
+  effect,
   inject,
   input,
   linkedSignal,
   signal,
+  untracked,
 } from '@angular/core';
-import { MatButton } from '@angular/material/button';
+import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
+import { ReactiveFormsModule } from '@angular/forms';
+import { MatButton, MatIconButton } from '@angular/material/button';
 import { MatCheckbox } from '@angular/material/checkbox';
 import { MatInputModule } from '@angular/material/input';
 import { MatSelectModule } from '@angular/material/select';
 import { DomSanitizer } from '@angular/platform-browser';
 import { RouterLink } from '@angular/router';
+import { LIBRARY } from '@gumo/core/activities';
+import { Tops } from '@gumo/core/contract';
 import { DRAWINGS } from '@gumo/core/measuring';
 import {
   type Ask,
   FACES,
   FACE_WORDS,
-  type Face,
+  LAID,
   PrintItem,
   SHEETS,
+  SHEET_GROUPS,
+  SIZES,
   type Sheet,
   type SheetKind,
   type SheetWish,
@@ -29,39 +38,38 @@ import {
   pictureFor,
   rangeUpTo,
   sheetFor,
+  sheetsOf,
   suitedTo,
   svgOf,
   usualWish,
 } from '@gumo/core/sheets';
 import { Store } from '@ngrx/store';
 import { v7 as uuid } from 'uuid';
+import { Api } from '../../common/api';
 import { Clock } from '../../common/clock';
 import { FORM_FIELDS } from '../../common/form-field';
+import { faultOf } from '../../common/forms';
+import { Icon } from '../../common/icon';
+import { IconTip } from '../../common/icon-tip';
+import { Counted } from '../../common/plural';
 import { TOGGLES } from '../../common/toggle';
 import { childrenFeature } from '../../state/children';
 import { householdFeature } from '../../state/household';
 import { MaterialsActions, materialsFeature } from '../../state/materials';
-import { costWords } from './cost';
-import { SheetKinds } from './sheet-kinds';
-import { Counted } from '../../common/plural';
 import { Writes } from '../../state/writes';
+import { costWords } from './cost';
+import { PrintSettings } from './print-settings';
+import { SheetForms } from './sheet-form';
 
 const FIRST = SHEETS[0] as SheetKind;
-const FIELDS = {
-  low: 'from',
-  high: 'to',
-  count: 'how many',
-  materialMm: 'size of the counter',
-  seed: 'seed',
-} as const;
-const LEAST = { low: 0, high: 1, count: 1, materialMm: 5, seed: 0 } as const;
-const MOST = { low: 100, high: 100, count: 40, materialMm: 120, seed: 999_999 } as const;
-type Field = keyof typeof FIELDS;
 const CUE_WORDS: readonly (readonly [SheetWish['cues'], string])[] = [
   ['movement', 'movement words'],
   ['rhyme', 'rhyme'],
+  ['own', 'our own words'],
   ['none', 'no words'],
 ];
+const WIDEST_MM = 120;
+const MOST_SEED = 999_999;
 /** Wishes that an address says as they are. */
 const PLAIN = [
   'paper',
@@ -73,23 +81,29 @@ const PLAIN = [
   'look',
   'picture',
   'word',
+  'size',
+  'activity',
+  'cues',
 ] as const;
-const FLAGS = ['answers', 'twoSided', 'laminate'] as const;
+const FLAGS = ['answers', 'twoSided', 'laminate', 'alike', 'outline'] as const;
 
-/** Paper and card in true size: chosen, looked at to scale, and sent to any printer. */
+/** A sheet or cards in true size: what for is chosen, it is looked at to scale, and goes to any printer. */
 @Component({
   selector: 'gumo-print',
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [
+    Counted,
     FORM_FIELDS,
+    Icon,
+    IconTip,
     MatButton,
     MatCheckbox,
+    MatIconButton,
     MatInputModule,
     MatSelectModule,
+    ReactiveFormsModule,
     RouterLink,
-    SheetKinds,
     TOGGLES,
-    Counted,
   ],
   templateUrl: './print.html',
   styleUrl: './print.scss',
@@ -99,67 +113,80 @@ export class Print {
   readonly sheet = input<string>();
   readonly low = input<string>();
   readonly high = input<string>();
+  readonly look = input<string>();
+  readonly mm = input<string>();
   readonly child = input<string>();
+  readonly activity = input<string>();
 
   private readonly store = inject(Store);
+  private readonly api = inject(Api);
   private readonly writes = inject(Writes);
   private readonly clock = inject(Clock);
   private readonly sanitizer = inject(DomSanitizer);
+  private readonly settings = inject(PrintSettings);
   private readonly household = this.store.selectSignal(householdFeature.selectHousehold);
   private readonly inHouse = this.store.selectSignal(materialsFeature.selectMaterials);
   protected readonly children = this.store.selectSignal(childrenFeature.selectPresent);
 
-  protected readonly fields = FIELDS;
+  protected readonly form = inject(SheetForms).make();
+  protected readonly faultOf = faultOf;
   protected readonly faces = FACES;
   protected readonly faceWords = FACE_WORDS;
   protected readonly drawings = DRAWINGS;
-  protected readonly cues = CUE_WORDS;
-  protected readonly kind = computed(() => findSheet(this.sheet() ?? '') ?? FIRST);
-  protected readonly childId = linkedSignal<string | null>(() => {
-    const asked = this.child();
-    return this.children().some((one) => one.id === asked) ? (asked ?? null) : null;
-  });
-  private readonly owner = computed(
-    () => this.children().find((one) => one.id === this.childId()) ?? null,
+  protected readonly sizes = SIZES;
+  protected readonly activities = LIBRARY;
+  protected readonly cues = computed(() =>
+    CUE_WORDS.filter(([cue]) => cue !== 'own' || this.household()?.digitWords !== undefined),
   );
-  protected readonly wish = linkedSignal<SheetWish>(() => {
-    const household = this.household();
-    const kind = this.kind();
-    const given = (text: string | undefined): number | undefined =>
-      text !== undefined && /^\d+$/.test(text) ? Number(text) : undefined;
-    const [low, high] = [given(this.low()), given(this.high())];
-    const owner = this.owner();
-    return {
-      ...usualWish(),
-      ...(household
-        ? { paper: household.paper, forms: household.digitForms, cues: household.digitCue }
-        : {}),
-      ...suitedTo(kind.id),
-      ...(high === undefined ? {} : rangeUpTo(kind.id, high)),
-      ...(low === undefined ? {} : { low }),
-      look: kind.looks[0]?.[0] ?? '',
-      owner: owner?.name ?? '',
-      picture: pictureFor(owner?.interests ?? []),
-    };
-  });
-  protected readonly wrong = signal('');
-  protected readonly collected = signal('');
-  /** Things in the house that are round or square enough to are in a cell. */
+  protected readonly kind = computed(() => findSheet(this.sheet() ?? '') ?? FIRST);
+  protected readonly group = computed(
+    () => SHEET_GROUPS.find(([id]) => id === this.kind().group)?.[1] ?? '',
+  );
+  protected readonly owner = computed(
+    () => this.children().find(({ id }) => id === this.settings.childId()) ?? null,
+  );
+  /** The range that fits each child now in an activity that is done with such a sheet. */
+  private readonly tops = signal<Readonly<Record<string, number>>>({});
+  /** Things in the house that are round or square enough to lie in a cell. */
   protected readonly materials = computed(() =>
     this.inHouse().flatMap((one) => {
       const mm = acrossOf(one.shape);
-      return mm === null || mm > MOST.materialMm ? [] : [{ id: one.id, name: one.name, mm }];
+      return mm === null || mm > WIDEST_MM ? [] : [{ ...one, mm }];
     }),
   );
-
-  protected readonly made = computed((): { sheet: Sheet | null; problem: string } => {
-    try {
-      return { sheet: sheetFor(this.kind(), this.wish()), problem: '' };
-    } catch (error) {
-      if (error instanceof RangeError) return { sheet: null, problem: error.message };
-      throw error;
-    }
+  /** What holds where nothing was chosen: the household's ways, the child's range and things. */
+  private readonly suited = computed((): SheetWish => {
+    const [kind, household, owner] = [this.kind(), this.household(), this.owner()];
+    const top = this.tops()[owner?.id ?? ''];
+    const wish = {
+      ...usualWish(),
+      ...(household
+        ? {
+            paper: household.paper,
+            forms: household.digitForms,
+            cues: household.digitCue,
+            says: household.digitWords ?? [],
+          }
+        : {}),
+      ...suitedTo(kind.id),
+      ...(top === undefined ? {} : rangeUpTo(kind.id, top)),
+      owner: owner?.name ?? '',
+      picture: pictureFor(owner?.interests ?? []),
+    };
+    const things = this.materials().filter(({ use }) => LAID.has(use));
+    const liked = things.find(({ interests }) =>
+      interests.some((one) => owner?.interests.includes(one)),
+    );
+    const thing = liked ?? things[0];
+    if (!thing || !kind.asks.includes('material') || kind.suits?.materialMm) return wish;
+    const laid = { ...wish, materialMm: thing.mm };
+    return made(kind, laid).sheet ? laid : wish;
   });
+  protected readonly wish = computed(() => this.settings.over(this.kind(), this.suited()));
+  protected readonly message = signal('');
+  protected readonly collected = signal('');
+
+  protected readonly made = computed(() => made(this.kind(), this.wish()));
   protected readonly at = linkedSignal<number>(() => {
     this.made();
     return 0;
@@ -182,69 +209,97 @@ export class Print {
     const query = new URLSearchParams();
     for (const key of PLAIN) query.set(key, String(wish[key]));
     for (const key of FLAGS) query.set(key, wish[key] ? '1' : '0');
-    query.set('cues', wish.cues);
     query.set('faces', wish.faces.join(','));
-    const child = this.childId();
-    if (child !== null) query.set('child', child);
+    query.set('target', wish.target === null ? '' : String(wish.target));
+    const child = this.owner();
+    if (child) query.set('child', child.id);
     return query.toString();
   });
   protected readonly pdf = computed(() => `/api/sheets/${this.kind().id}.pdf?${this.query()}`);
   protected readonly svg = computed(
     () => `/api/sheets/${this.kind().id}.svg?${this.query()}&page=${this.at() + 1}`,
   );
+  /** The thing that is as wide as was said; none for any other. */
+  protected readonly laid = computed(
+    () => this.materials().find(({ mm }) => mm === this.wish().materialMm)?.id ?? '',
+  );
 
   constructor() {
     this.store.dispatch(MaterialsActions.wanted());
+    effect(() => this.asAddressed());
+    effect(() => void this.loadTops(this.kind()));
+    // What holds stands in the fields; what is typed there is chosen.
+    effect(() => {
+      const wish = this.wish();
+      const shown = { ...wish, faces: [...wish.faces], word: wish.word || wish.owner };
+      untracked(() => this.form.patchValue(shown, { emitEvent: false }));
+    });
+    this.form.valueChanges
+      .pipe(takeUntilDestroyed(inject(DestroyRef)))
+      .subscribe(() => this.take());
+  }
+
+  /** What the address says was chosen, as by a tap. */
+  private asAddressed(): void {
+    const [kind, child] = [this.kind(), this.child()];
+    const number = (words: string | undefined): number | undefined =>
+      words !== undefined && /^\d+(\.\d+)?$/.test(words) ? Number(words) : undefined;
+    const [low, high, mm] = [this.low(), this.high(), this.mm()].map(number);
+    const [look, activity] = [this.look(), this.activity()];
+    const top = high === undefined ? {} : rangeUpTo(kind.id, high);
+    untracked(() => {
+      if (child !== undefined) this.settings.chooseChild(child);
+      this.settings.change(kind, {
+        ...top,
+        ...(low === undefined ? {} : { low }),
+        ...(mm === undefined || !kind.asks.includes('material') ? {} : { materialMm: mm }),
+        ...(look !== undefined && kind.looks.some(([id]) => id === look) ? { look } : {}),
+        ...(activity === undefined ? {} : { activity }),
+      });
+    });
+  }
+
+  /** Without the server the usual range stands. */
+  private async loadTops(kind: SheetKind): Promise<void> {
+    const done = LIBRARY.find((one) => sheetsOf(one).some((sheet) => sheet.kind === kind.id));
+    if (!done) return this.tops.set({});
+    const tops = await this.api
+      .get(`/days/${this.clock.today()}/tops/${done.id}`, Tops)
+      .catch(() => []);
+    this.tops.set(Object.fromEntries(tops.map((one) => [one.childId, one.top])));
+  }
+
+  /** What stands in the fields and can be; what is wrong says so under its field. */
+  private take(): void {
+    const wish = this.wish();
+    this.form.markAllAsTouched();
+    const changed = Object.entries(this.form.controls).flatMap(([key, control]) => {
+      const before = key === 'word' ? wish.word || wish.owner : wish[key as keyof SheetWish];
+      const isSame = JSON.stringify(control.value) === JSON.stringify(before);
+      return isSame || control.invalid ? [] : [[key, control.value] as const];
+    });
+    if (changed.length === 0) return;
+    this.message.set('');
+    this.collected.set('');
+    this.settings.change(this.kind(), Object.fromEntries(changed) as Partial<SheetWish>);
   }
 
   protected asks(what: Ask): boolean {
     return this.kind().asks.includes(what);
   }
 
-  protected change(more: Partial<SheetWish>): void {
-    this.wrong.set('');
-    this.collected.set('');
-    this.wish.update((wish) => ({ ...wish, ...more }));
-  }
-
-  protected set(field: Field, text: string): void {
-    const value = Number(text);
-    const isWhole = field === 'materialMm' || Number.isInteger(value);
-    if (text.trim() === '' || !isWhole || value < LEAST[field] || value > MOST[field]) {
-      const what = field === 'materialMm' ? 'a number' : 'a whole number';
-      this.wrong.set(`“${FIELDS[field]}” must be ${what} from ${LEAST[field]} to ${MOST[field]}.`);
-      return;
-    }
-    this.change({ [field]: value });
-  }
-
   /** Made for a thing in the house. */
-  /** The thing that is as wide as was said; none for any other. */
-  protected readonly laid = computed(
-    () => this.materials().find(({ mm }) => mm === this.wish().materialMm)?.id ?? '',
-  );
-
   protected lay(id: string): void {
     const material = this.materials().find((one) => one.id === id);
-    if (material) this.change({ materialMm: material.mm });
+    if (material) this.settings.change(this.kind(), { materialMm: material.mm });
   }
 
   protected chooseChild(id: string): void {
-    this.childId.set(id === '' ? null : id);
-  }
-
-  protected draw(picture: string): void {
-    this.change({ picture });
-  }
-
-  protected chooseFace(face: Face): void {
-    const { faces } = this.wish();
-    const next = faces.includes(face) ? faces.filter((one) => one !== face) : [...faces, face];
-    if (next.length > 0) this.change({ faces: FACES.filter((one) => next.includes(one)) });
+    this.settings.chooseChild(id === '' ? null : id);
   }
 
   protected another(): void {
-    this.change({ seed: (this.wish().seed + 1) % MOST.seed });
+    this.settings.change(this.kind(), { seed: (this.wish().seed + 1) % MOST_SEED });
   }
 
   /** Keeps it, to be printed with others. */
@@ -252,8 +307,8 @@ export class Print {
     const item: PrintItem = {
       id: uuid(),
       kind: this.kind().id,
-      childId: this.childId(),
-      wish: { ...this.wish(), owner: '' },
+      childId: this.owner()?.id ?? null,
+      wish: { ...this.wish(), owner: '', says: [] },
       addedOn: this.clock.today(),
       version: 1,
     };
@@ -261,7 +316,17 @@ export class Print {
       await this.writes.send('POST', '/sheets/items', item, PrintItem);
       this.collected.set('It is on the print list.');
     } catch (error) {
-      this.wrong.set((error as Error).message);
+      this.message.set((error as Error).message);
     }
+  }
+}
+
+/** The sheet, or why it cannot be made. */
+function made(kind: SheetKind, wish: SheetWish): { sheet: Sheet | null; problem: string } {
+  try {
+    return { sheet: sheetFor(kind, wish), problem: '' };
+  } catch (error) {
+    if (error instanceof RangeError) return { sheet: null, problem: error.message };
+    throw error;
   }
 }

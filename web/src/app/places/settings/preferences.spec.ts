@@ -52,6 +52,21 @@ describe('the household’s choices', () => {
     expect(place.find('[role=status]').textContent).toContain('Saved.');
   });
 
+  it('take the household’s own words for each digit, once it says so', async () => {
+    const place = await Place.open(Preferences);
+    expect(place.element.querySelectorAll('.own input').length).toBe(0);
+    await choose(place, 'Saying how a digit is written', 'our own words');
+    const fields = [...place.element.querySelectorAll<HTMLInputElement>('.own input')];
+    expect(fields.length).toBe(10);
+    // They begin with the words that were said so far.
+    expect(fields[0]!.value).toBe('over, down, round and up, and stop');
+    await place.fill(/^While writing 7/, 'over the roof and down the slide');
+    await place.submit();
+    const body = place.sent[0]!.body as Settings;
+    expect(body.digitCue).toBe('own');
+    expect(body.digitWords?.[7]).toBe('over the roof and down the slide');
+  });
+
   it('need a name, and say so beside it', async () => {
     const place = await Place.open(Preferences);
     await place.fill(/^Name/, '  ');
