@@ -95,3 +95,43 @@ test('mats for two children, printed from today', async ({ page, server }) => {
   await page.getByRole('link', { name: 'Ten frame mat for Mirela' }).click();
   await expect(page.getByRole('combobox', { name: /^Child/ })).toContainText('Mirela');
 });
+
+test('the slip of the day is printed, ticked outdoors, and typed back by keys', async ({
+  page,
+  server,
+}) => {
+  await page.getByRole('link', { name: 'Day slip as PDF' }).waitFor();
+  const href = await page.getByRole('link', { name: 'Day slip as PDF' }).getAttribute('href');
+  const file = await page.request.get(new URL(href ?? '', page.url()).href);
+  expect(file.headers()['content-type']).toBe('application/pdf');
+
+  await page.getByRole('link', { name: 'Type in the slip' }).click();
+  await expect(page.getByRole('heading', { name: 'Slip for 10 March' })).toBeVisible();
+  expect(await barriers(page)).toEqual([]);
+  const lines = page.getByRole('listitem').filter({ has: page.getByRole('radiogroup') });
+  const many = await lines.count();
+  expect(many).toBeGreaterThan(2);
+  const children = (await (await page.request.get(`${server.url}/api/children`)).json()) as {
+    id: string;
+    name: string;
+  }[];
+  const noted = async (): Promise<number> => {
+    const all = await Promise.all(
+      children.map(async ({ id }) => {
+        const answer = await page.request.get(`${server.url}/api/children/${id}/observations`);
+        return ((await answer.json()) as unknown[]).length;
+      }),
+    );
+    return all.reduce((sum, one) => sum + one, 0);
+  };
+  const before = await noted();
+  // The first line has the focus once it is tapped; all others are typed.
+  await lines.first().getByRole('radio', { name: 'on own' }).focus();
+  for (let i = 0; i < many; i++) await page.keyboard.press(i === 1 ? 'x' : 'h');
+  await expect(lines.nth(1).getByRole('radio', { checked: true })).toHaveCount(0);
+  await page.getByRole('button', { name: `Note ${many - 1} answers` }).click();
+  await expect(page.getByText(`${many - 1} answers noted`)).toBeVisible();
+  await expect.poll(noted).toBe(before + many - 1);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('heading', { name: 'Get ready' })).toBeVisible();
+});

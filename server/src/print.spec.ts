@@ -126,4 +126,19 @@ describe('paper, over HTTP', () => {
     expect(strings.pages[0]!.words).toContain('Juno');
     expect(strings.pages[0]!.words).toContain('assumed');
   });
+
+  it('prints the slip of a day: a line for each question of its cards, and says so where there is none', async () => {
+    await planned('next-number');
+    const { pages } = await pdf(`/papers/slip/${MONDAY}.pdf`);
+    expect(pages.length).toBe(1);
+    const words = pages[0]!.words.join(' ');
+    for (const part of ['Slip for 16 March', 'Juno:', 'Which number', 'on own', 'not yet']) {
+      expect(words).toContain(part);
+    }
+    const empty = await week.ask('GET', '/papers/slip/2026-03-17.pdf');
+    expect([empty.status, problemOf(empty).title]).toEqual([
+      422,
+      'Nothing is planned that can be asked on paper.',
+    ]);
+  });
 });

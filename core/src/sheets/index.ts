@@ -18,6 +18,7 @@ export { readsTurned } from './numeral.js';
 export { clipChoices, evenPlaces, gapsIn } from './strips.js';
 export * from './page.js';
 export * from './papers.js';
+export * from './slip-page.js';
 export * from './strokes.js';
 export * from './trace.js';
 export * from './svg.js';

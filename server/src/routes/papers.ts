@@ -5,18 +5,20 @@ import {
   type Sheet,
   graphPage,
   materialsLabels,
+  slipPage,
   stringPages,
   usualWish,
   weekPages,
   wordPages,
 } from '@gumo/core/sheets';
+import { slipRows } from '@gumo/core/rounds';
 import { STRAND_TITLES, skillOf, skillsOfStrand, strandsInUse } from '@gumo/core/skills';
 import { Day, WeekSheet, addDays, dayInWords, speaksOf } from '@gumo/core/vocabulary';
 import { type Request, type Response, Router } from 'express';
 import * as v from 'valibot';
 import { Problem, checked, notFound } from '../problems.js';
 import { type Context, childOf, param } from './context.js';
-import { needsFor } from './materials.js';
+import { activityIn, needsFor } from './materials.js';
 import { familyBlocks, goalBlocks } from './families.js';
 import { cardsOfWeek } from './exports.js';
 import { sendPdf } from './send-pdf.js';
@@ -79,6 +81,20 @@ export function papersRoutes(context: Context): Router {
         : []),
     ];
     await send(response, 'get-ready', wordPages(paper(), title, blocks));
+  });
+
+  /** What a day's cards ask, on one page to tick. */
+  router.get('/slip/:day.pdf', async (request: Request, response) => {
+    const { day } = checked(v.object({ day: Day }), { day: param(request, 'day') });
+    const rows = slipRows({
+      day,
+      entries: store.plan.ofDay(day),
+      moments: store.household.all()[0]?.moments ?? [],
+      children: store.children.all().filter((child) => !child.archived),
+      activityOf: (id) => activityIn(store, id) ?? undefined,
+    });
+    if (rows.length === 0) throw new Problem(422, 'Nothing is planned that can be asked on paper.');
+    await send(response, 'slip', slipPage(paper(), `Slip for ${dayInWords(day)}`, rows));
   });
 
   /** A graph that lies on the table; nothing of it is kept. */

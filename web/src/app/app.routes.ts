@@ -10,6 +10,12 @@ const forAll: Routes = [
     loadComponent: () => import('./places/today/today').then((m) => m.Today),
   },
   {
+    path: 'today/slip',
+    title: 'Day slip · Gumo',
+    loadComponent: () => import('./places/today/slip').then((m) => m.Slip),
+    canDeactivate: [keepUnsaved],
+  },
+  {
     path: 'run/:id',
     title: 'At the tray · Gumo',
     data: { bare: true },

@@ -34,8 +34,7 @@ const known = new Map<unknown, Drawing>();
   `,
   styles: `
     :host {
-      display: grid;
-      place-content: center;
+      display: block;
       inline-size: 88px;
       max-inline-size: 100%;
       overflow: hidden;
@@ -52,10 +51,8 @@ const known = new Map<unknown, Drawing>();
       color: var(--ink-soft);
     }
     img {
-      max-inline-size: 100%;
-      block-size: auto;
-      max-block-size: 100%;
-      background: #fff;
+      inline-size: 100%;
+      object-fit: contain;
     }
   `,
   host: { 'aria-hidden': 'true' },
@@ -72,7 +69,10 @@ export class SmallPicture {
   });
   protected readonly page = computed(() => {
     const drawing = this.drawing();
-    return typeof drawing === 'string' ? `data:image/svg+xml,${encodeURIComponent(drawing)}` : null;
+    if (typeof drawing !== 'string') return null;
+    // Paper is white in the evening too.
+    const paper = drawing.replace('>', '><rect width="100%" height="100%" fill="#fff"/>');
+    return `data:image/svg+xml,${encodeURIComponent(paper)}`;
   });
 
   constructor() {

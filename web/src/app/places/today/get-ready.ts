@@ -95,6 +95,8 @@ interface Station {
         <p class="papers">
           <a matButton routerLink="/print/list"><gumo-icon name="print" /> Sheets for today</a>
           <a matButton [href]="list()" target="_blank" rel="noopener">This list as PDF</a>
+          <a matButton [href]="slip()" target="_blank" rel="noopener">Day slip as PDF</a>
+          <a matButton routerLink="/today/slip">Type in the slip</a>
         </p>
       }
       <gumo-caution-list [words]="cautions()" />
@@ -201,6 +203,7 @@ export class GetReady {
       ),
   );
   protected readonly list = computed(() => `/api/papers/ready/${this.answer()?.day ?? ''}.pdf`);
+  protected readonly slip = computed(() => `/api/papers/slip/${this.answer()?.day ?? ''}.pdf`);
   protected readonly done = computed(
     () => this.lines().filter((line) => this.ticked().has(line.key)).length,
   );
