@@ -336,6 +336,9 @@ test('from the tray to the jar and back: the children are chosen, and the childâ
   await expect.poll(async () => (await kept()).length).toBe(1);
   await page.getByRole('link', { name: 'Back to the tray' }).click();
   await expect(page.locator('.sentence')).toBeVisible();
+  // And stands there with what was noted at the table.
+  await expect(page.locator('gumo-so-far li')).toHaveCount(1);
+  await expect(page.locator('gumo-so-far')).not.toContainText('Nothing noted yet');
   await page.goto(new URL('/today', page.url()).href);
   await measuringOf(page, /Kofi/);
   await expect(page.getByRole('row', { name: /how many 30 34 4 too few/ })).toBeVisible();

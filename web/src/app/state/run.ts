@@ -141,6 +141,16 @@ function folded(evidence: RunState['evidence'], childId: string, fact: Fact): Ru
   return next && 'state' in next ? { ...evidence, [childId]: next.state } : evidence;
 }
 
+/** A try that belongs to no round may be the question to warm up that was on. */
+function afterTry(
+  warmUps: RunState['warmUps'],
+  { childId, skillId, itemId, round }: Observation,
+): RunState['warmUps'] {
+  const [first, ...others] = warmUps[childId] ?? [];
+  const wasIt = !round && first?.skillId === skillId && first.itemId === itemId;
+  return wasIt ? { ...warmUps, [childId]: others } : warmUps;
+}
+
 const reducer = createReducer(
   initial,
   on(RunActions.begun, (_state, { session }): RunState => open(session, [], [], false)),
@@ -203,13 +213,7 @@ const reducer = createReducer(
   })),
   on(RunActions.noted, (state, { observation }): RunState => ({
     ...state,
-    // A try that belongs to no round was one of the questions to warm up.
-    warmUps: observation.round
-      ? state.warmUps
-      : {
-          ...state.warmUps,
-          [observation.childId]: (state.warmUps[observation.childId] ?? []).slice(1),
-        },
+    warmUps: afterTry(state.warmUps, observation),
     kept: true,
     came: [],
     chosen: without(state.chosen, observation.childId),

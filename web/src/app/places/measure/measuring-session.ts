@@ -1,5 +1,5 @@
 import { Injectable, computed, inject, signal } from '@angular/core';
-import type { CaptureRecord, Child, Outcome } from '@gumo/core/vocabulary';
+import type { CaptureRecord, Child, Observation, Outcome } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
 import { v7 as uuid } from 'uuid';
 import { Api } from '../../common/api';
@@ -8,7 +8,7 @@ import { type Tops, Tops as TopsSchema } from '@gumo/core/contract';
 import { childrenFeature } from '../../state/children';
 import { dayFeature } from '../../state/day';
 import { Outbox } from '../../state/outbox';
-import { runFeature } from '../../state/run';
+import { RunActions, runFeature } from '../../state/run';
 
 /** A try of one child at something measured. */
 export interface Measured {
@@ -112,26 +112,24 @@ export class MeasuringSession {
   note(toolsActivity: string, { materials = [], ...measured }: Measured): string {
     const joined = this.joined();
     const activityId = joined?.activityId ?? toolsActivity;
-    if (joined) this.beginAtTray();
     const sessionId = joined?.id ?? this.begun(activityId, measured.childId);
     const id = uuid();
-    void this.outbox.put({
-      kind: 'observation',
-      observation: {
-        id,
-        sessionId,
-        activityId,
-        at: this.clock.instant(),
-        day: this.clock.today(),
-        triedFirst: true,
-        answered: null,
-        reason: null,
-        materials: [...materials],
-        notedBy: '',
-        ...measured,
-        note: measured.note ?? '',
-      },
-    });
+    const observation: Observation = {
+      id,
+      sessionId,
+      activityId,
+      at: this.clock.instant(),
+      day: this.clock.today(),
+      triedFirst: true,
+      answered: null,
+      reason: null,
+      materials: [...materials],
+      notedBy: '',
+      ...measured,
+      note: measured.note ?? '',
+    };
+    if (this.isAtTray()) this.store.dispatch(RunActions.noted({ observation }));
+    else void this.outbox.put({ kind: 'observation', observation });
     this.noted.update((n) => n + 1);
     return id;
   }
@@ -155,18 +153,15 @@ export class MeasuringSession {
 
   /** What was kept was wrong: that is a further fact, and the first stays to be read. */
   takeBack(observationId: string): void {
-    void this.outbox.put({
-      kind: 'voiding',
-      voiding: { id: uuid(), observationId, at: this.clock.instant(), notedBy: '' },
-    });
+    const voiding = { id: uuid(), observationId, at: this.clock.instant(), notedBy: '' };
+    if (this.isAtTray()) this.store.dispatch(RunActions.undone({ voiding }));
+    else void this.outbox.put({ kind: 'voiding', voiding });
     this.noted.update((n) => Math.max(0, n - 1));
   }
 
-  /** A session at the tray begins with the first thing noted, which may be here. */
-  private beginAtTray(): void {
-    const session = this.atTray();
-    if (session && session.id === this.joined()?.id && this.noted() === 0)
-      void this.outbox.put({ kind: 'session', session });
+  /** The session that was joined is still the one at the tray: it takes what is noted, and begins with it. */
+  private isAtTray(): boolean {
+    return this.joined() !== null && this.atTray()?.id === this.joined()?.id;
   }
 
   private begun(activityId: string, childId: string): string {
