@@ -126,7 +126,7 @@ test('the slip of the day is printed, ticked outdoors, and typed back by keys', 
   };
   const before = await noted();
   // The first line has the focus once it is tapped; all others are typed.
-  await lines.first().getByRole('radio', { name: 'on own' }).focus();
+  await lines.first().getByRole('radio', { name: 'on their own' }).focus();
   for (let i = 0; i < many; i++) await page.keyboard.press(i === 1 ? 'x' : 'h');
   await expect(lines.nth(1).getByRole('radio', { checked: true })).toHaveCount(0);
   await page.getByRole('button', { name: `Note ${many - 1} answers` }).click();

@@ -132,7 +132,7 @@ describe('paper, over HTTP', () => {
     const { pages } = await pdf(`/papers/slip/${MONDAY}.pdf`);
     expect(pages.length).toBe(1);
     const words = pages[0]!.words.join(' ');
-    for (const part of ['Slip for 16 March', 'Juno:', 'Which number', 'on own', 'not yet']) {
+    for (const part of ['Slip for 16 March', 'Juno:', 'Which number', 'on their own', 'not yet']) {
       expect(words).toContain(part);
     }
     const empty = await week.ask('GET', '/papers/slip/2026-03-17.pdf');

@@ -167,6 +167,20 @@ describe('kinds of sheets', () => {
     expect(alone).toEqual(['station-cards']);
   });
 
+  it('are those that an activity speaks of', () => {
+    const first = (id: string): string => LIBRARY.find((one) => one.id === id)!.sheets[0]!;
+    expect(first('dot-pairs')).toBe('bond-dots');
+    expect(first('pair-cards')).toBe('pair-cards');
+    expect(first('name-frame')).toBe('name-frame');
+    expect(first('shape-string')).toBe('sort-cards');
+    // What bingo and the squares are evidence for is called and asked on them.
+    const said = (id: string, look: string): string =>
+      JSON.stringify(sheetFor(findSheet(id)!, wishFor(findSheet(id)!, { look })));
+    expect(said('bingo', 'doubles')).toMatch(/double.4/);
+    expect(said('bingo', 'parts')).toMatch(/\d.and.\d/);
+    expect(said('three-in-line', 'sums')).toContain(' + ');
+  });
+
   it('say so where a range or a thing leaves nothing to print', () => {
     const cases: [string, Partial<SheetWish>][] = [
       ['number-cards', { low: 9, high: 3 }],

@@ -3,7 +3,7 @@ import { type Mark, type Paper, type Sheet, areaOf, line, pageOf, rect, text } f
 import { fitted } from './type.js';
 
 /** What is ticked, in the order in which it stands on the page and is typed back. */
-const TICKS = ['on own', 'with help', 'not yet'] as const;
+const TICKS = ['on their own', 'with help', 'not yet'] as const;
 const TICK_MM = 19;
 const HEAD_MM = 20;
 const HIGHEST_MM = 13;
@@ -17,7 +17,7 @@ export function slipPage(paper: Paper, title: string, rows: readonly SlipRow[]):
   const size = Math.min(4.4, tall * 0.45);
   const marks: Mark[] = [
     text(area.x, area.y + 7, 6.4, title, { anchor: 'start', bold: true }),
-    ...TICKS.map((words, i) => text(boxes + (i + 0.5) * TICK_MM, area.y + 16, 3.6, words)),
+    ...TICKS.map((words, i) => text(boxes + (i + 0.5) * TICK_MM, area.y + 16, 3.1, words)),
     line(area.x, area.y + HEAD_MM - 1, right, area.y + HEAD_MM - 1, { width: 0.8 }),
   ];
   rows.forEach(({ name, activity, question }, i) => {

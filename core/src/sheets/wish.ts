@@ -71,7 +71,7 @@ export const SheetWish = v.object({
   /** Whom the sheet is for, written at its foot; empty for anyone. */
   owner: words(60),
   /** The word of a name frame. */
-  word: words(40),
+  word: words(60),
   cues: v.picklist(CUES, 'must be movement, rhyme, own or none'),
   forms: v.object({
     one: v.picklist(['plain', 'flagged']),

@@ -99,6 +99,14 @@ const EMPTY: Omit<Song, 'id'> = {
               <h2>{{ song.title }}</h2>
               <p class="soft">{{ song.direction }} from {{ song.from }} to {{ song.to }}</p>
             </div>
+            <a
+              matIconButton
+              routerLink="/print/song-cards"
+              [queryParams]="{ word: song.title }"
+              [attr.aria-label]="'Print a card of ' + song.title"
+            >
+              <gumo-icon name="print" />
+            </a>
             <button
               matIconButton
               type="button"

@@ -117,6 +117,7 @@ export class Print {
   readonly mm = input<string>();
   readonly child = input<string>();
   readonly activity = input<string>();
+  readonly word = input<string>();
 
   private readonly store = inject(Store);
   private readonly api = inject(Api);
@@ -245,7 +246,7 @@ export class Print {
     const number = (words: string | undefined): number | undefined =>
       words !== undefined && /^\d+(\.\d+)?$/.test(words) ? Number(words) : undefined;
     const [low, high, mm] = [this.low(), this.high(), this.mm()].map(number);
-    const [look, activity] = [this.look(), this.activity()];
+    const [look, activity, word] = [this.look(), this.activity(), this.word()];
     const top = high === undefined ? {} : rangeUpTo(kind.id, high);
     untracked(() => {
       if (child !== undefined) this.settings.chooseChild(child);
@@ -255,6 +256,7 @@ export class Print {
         ...(mm === undefined || !kind.asks.includes('material') ? {} : { materialMm: mm }),
         ...(look !== undefined && kind.looks.some(([id]) => id === look) ? { look } : {}),
         ...(activity === undefined ? {} : { activity }),
+        ...(word === undefined ? {} : { word }),
       });
     });
   }

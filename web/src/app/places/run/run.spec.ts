@@ -379,7 +379,7 @@ describe('at the tray', () => {
     const screen = place.element.querySelector('gumo-trace-screen')!;
     expect(screen.textContent).toContain('Back');
     // A line straight across is no digit; it is said, kept open, and marked as hard to read.
-    const svg = screen.querySelector('svg')!;
+    const svg = screen.querySelector('gumo-trace-pad svg')!;
     svg.setPointerCapture = () => undefined;
     const { left, top, width, height } = svg.getBoundingClientRect();
     const fire = (type: string, part: number): void => {

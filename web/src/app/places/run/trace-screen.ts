@@ -10,7 +10,7 @@ import {
   viewChild,
 } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import type { TraceSeen } from '@gumo/core/sheets';
+import { FIELD, type TraceSeen, digitsOf, strokePath, strokesOfNumber } from '@gumo/core/sheets';
 import { DigitWays } from '../../common/digit-ways';
 import { TRACE_WORDS, type TraceLook, TracePad } from '../../handling/trace-pad';
 
@@ -29,7 +29,12 @@ import { TRACE_WORDS, type TraceLook, TracePad } from '../../handling/trace-pad'
       [cdkTrapFocusAutoCapture]="true"
     >
       <p class="model child-reads">
-        <strong>{{ digit() }}</strong> {{ cue() }}
+        <svg [attr.viewBox]="'0 0 ' + wide() + ' 16'" role="img" [attr.aria-label]="digit()">
+          @for (path of paths(); track $index) {
+            <path [attr.d]="path" />
+          }
+        </svg>
+        {{ cue() }}
       </p>
       <gumo-trace-pad
         [digit]="digit()"
@@ -61,13 +66,17 @@ import { TRACE_WORDS, type TraceLook, TracePad } from '../../handling/trace-pad'
       display: flex;
       flex-wrap: wrap;
       gap: 4px 20px;
-      align-items: baseline;
+      align-items: center;
       justify-content: center;
       font-size: var(--text-title);
     }
-    .model strong {
-      font-size: var(--text-display);
-      line-height: 1;
+    .model svg {
+      block-size: 64px;
+      fill: none;
+      stroke: currentcolor;
+      stroke-width: 1.4;
+      stroke-linecap: round;
+      stroke-linejoin: round;
     }
     footer {
       display: flex;
@@ -91,6 +100,11 @@ export class TraceScreen {
 
   private readonly pad = viewChild.required(TracePad);
   protected readonly ways = inject(DigitWays);
+  /** The number as it is written here, from its strokes. */
+  protected readonly paths = computed(() =>
+    strokesOfNumber(this.digit(), this.ways.forms()).map(strokePath),
+  );
+  protected readonly wide = computed(() => digitsOf(this.digit()).length * FIELD.width);
   protected readonly cue = computed(() => this.ways.cueOf(this.digit()));
   protected readonly words = TRACE_WORDS;
   protected readonly seen = signal<TraceSeen | null>(null);

@@ -28,7 +28,7 @@ import { householdFeature } from '../../state/household';
 import { Outbox } from '../../state/outbox';
 
 const TICKS: readonly (readonly [outcome: Outcome, words: string, key: string])[] = [
-  ['own', 'on own', 'o'],
+  ['own', 'on their own', 'o'],
   ['help', 'with help', 'h'],
   ['not-yet', 'not yet', 'n'],
 ];
@@ -50,8 +50,8 @@ const NOT_ASKED = 'x';
     </header>
     @if (rows().length > 0) {
       <p class="soft">
-        Line by line as on paper. Keys: O on own, H with help, N not yet, X for a line that was not
-        asked.
+        Line by line as on paper. Keys: O on their own, H with help, N not yet, X for a line that
+        was not asked.
       </p>
       <ol class="sheet">
         @for (row of rows(); track $index; let i = $index) {
