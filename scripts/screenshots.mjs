@@ -150,12 +150,11 @@ async function weigh(page) {
   }
 }
 
-/** Writing sheets for a child, with arrows and words. */
+/** The gallery of sheets, from the frames on. */
 async function sheets(page) {
-  await page.getByRole('link', { name: 'Print', exact: true }).click();
-  await page.getByRole('link', { name: 'Digits to trace' }).click();
-  await page.getByRole('combobox', { name: /^child/ }).click();
-  await page.getByRole('option', { name: 'Dilara' }).click();
+  await openPlace(page, 'Print', 'gumo-print-gallery li a');
+  await page.getByRole('heading', { name: 'Frames and mats' }).scrollIntoViewIfNeeded();
+  await page.evaluate(() => scrollTo(0, 0));
 }
 
 /** [file, size, theme, what to do first] */
