@@ -154,7 +154,7 @@ async function weigh(page) {
 async function sheets(page) {
   await openPlace(page, 'Print', 'gumo-print-gallery li a');
   await page.getByRole('heading', { name: 'Frames and mats' }).scrollIntoViewIfNeeded();
-  await page.evaluate(() => scrollTo(0, 0));
+  await page.evaluate('scrollTo(0, 0)');
 }
 
 /** [file, size, theme, what to do first] */

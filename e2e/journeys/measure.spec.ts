@@ -22,6 +22,14 @@ const measuringOf = async (page: Page, child: RegExp): Promise<void> => {
   await openDetail(page, 'Measuring');
 };
 
+/** What was noted stands among the sessions of the child, under the activity that it belongs to. */
+const sessionOf = async (page: Page, child: RegExp, title: string): Promise<void> => {
+  await page.getByRole('link', { name: 'Children', exact: true }).click();
+  await page.getByRole('link', { name: child }).click();
+  await page.getByRole('tab', { name: 'Sessions' }).click();
+  await expect(page.getByText(title, { exact: true }).first()).toBeVisible();
+};
+
 test('six things are weighed while two children predict; another dividing weight is a new round', async ({
   page,
 }) => {
@@ -185,6 +193,7 @@ test('a basket sorted by two rules makes two charts, and a question is answered'
   const made = page.waitForResponse(/papers\/graph\.pdf$/);
   await page.getByRole('button', { name: 'Print', exact: true }).click();
   expect((await made).headers()['content-type']).toContain('application/pdf');
+  await sessionOf(page, /Kofi/, 'Columns');
 });
 
 test('a pattern is gone on with, and its mistake is found', async ({ page }) => {
@@ -209,6 +218,7 @@ test('a pattern is gone on with, and its mistake is found', async ({ page }) => 
   }
   await expect(page.locator('.told')).toContainText('That is the one.');
   await expect(page.getByText('2 noted')).toBeVisible();
+  await sessionOf(page, /Dilara/, 'Pattern tray');
 });
 
 test('a hinge closed from 90 to 60 degrees shows six instead of four, once they were guessed', async ({
@@ -226,6 +236,28 @@ test('a hinge closed from 90 to 60 degrees shows six instead of four, once they 
   await expect(page.getByText('Opened 60 degrees: you see 6').first()).toBeVisible();
   await expect(page.locator('.hinge .image')).toHaveCount(5);
   await expect(page.getByText('1 noted')).toBeVisible();
+  await measuringOf(page, /Kofi/);
+  await expect(page.getByRole('row', { name: /how many \d+ 6/ })).toBeVisible();
+  await sessionOf(page, /Kofi/, 'Two mirrors, one hinge');
+});
+
+test('two things hang on a real balance: what was thought, what went down, and the child’s page', async ({
+  page,
+}) => {
+  await open(page, 'Balance', ['Mirela']);
+  for (const name of ['river stone', 'wool sock']) {
+    await page.getByRole('combobox', { name: 'Object' }).fill(name);
+    await page.keyboard.press('Enter');
+  }
+  const says = page.getByRole('radiogroup', { name: 'Heavier, says Mirela' });
+  await says.getByRole('radio', { name: 'wool sock' }).click();
+  const down = page.getByRole('group', { name: 'Which side went down' });
+  await down.getByRole('button', { name: 'river stone' }).click();
+  await expect(page.getByText('river stone is heavier than wool sock').first()).toBeVisible();
+  await expect(page.getByText('1 noted')).toBeVisible();
+  await measuringOf(page, /Mirela/);
+  await expect(page.getByRole('row', { name: /river stone/ })).toContainText('wool sock');
+  await sessionOf(page, /Mirela/, 'Which side goes down?');
 });
 
 test('every tool works by keys alone', async ({ page }) => {
