@@ -147,13 +147,13 @@ test('a material is added and a sheet is set by keyboard alone', async ({ page }
 
   await page.evaluate(() => (document.activeElement as HTMLElement).blur());
   await page.keyboard.press('p');
-  await expect(page.getByRole('heading', { name: 'Ten frame mat' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Frames and mats' })).toBeVisible();
   await tabTo(page, /^Number cards$/);
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: 'Number cards' })).toBeVisible();
-  await tabTo(page, /^to$/);
+  await tabTo(page, /^To$/);
   await write(page, '7');
   await page.keyboard.press('Tab');
   await expect(page.getByRole('img', { name: 'Number cards 0 to 7, page 1' })).toBeVisible();
-  await expect(page.getByLabel('to', { exact: true })).toHaveValue('7');
+  await expect(page.getByLabel('To', { exact: true })).toHaveValue('7');
 });

@@ -19,7 +19,7 @@ test('after six visits to Today a note is one write and one load', async ({ page
   await expect(page.getByRole('heading', { name: /Tuesday/ })).toBeVisible();
   for (let visit = 0; visit < 5; visit++) {
     await page.keyboard.press('p');
-    await expect(page.getByRole('heading', { name: 'Ten frame mat' })).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'Frames and mats' })).toBeVisible();
     await page.keyboard.press('t');
     await expect(page.getByRole('heading', { name: /Tuesday/ })).toBeVisible();
   }

@@ -45,7 +45,7 @@ function byHand(strokes: readonly Line[], seed: number): Line[] {
   const between = (low: number, high: number): number => low + random() * (high - low);
   const [lean, wide, high] = [between(-0.12, 0.12), between(0.85, 1.15), between(0.88, 1.08)];
   return strokes.map((stroke) => {
-    const steps = Math.max(1, Math.floor(stroke.length / between(9, 16)));
+    const steps = Math.max(1, Math.floor(stroke.length / between(8, 13)));
     const last = stroke.length - 1;
     return stroke
       .filter((_, i) => i % steps === 0 || i === last)
@@ -56,9 +56,11 @@ function byHand(strokes: readonly Line[], seed: number): Line[] {
   });
 }
 
-const open = async (page: Page, url: string, number: number): Promise<void> => {
-  await page.goto(`${url}/manipulatives/trace`);
+const choose = async (page: Page, number: number): Promise<void> => {
   await page.getByRole('radio', { name: String(number), exact: true }).click();
+  await expect(
+    page.getByRole('img', { name: new RegExp(`^The (digit|number) ${number}, to go over`) }),
+  ).toBeVisible();
 };
 const seen = (page: Page) => page.locator('gumo-trace-digit .says');
 const RIGHT = 'That is the way, from the dot to the end.';
@@ -69,14 +71,15 @@ test('ten drawn by hand of each digit are taken, and none of the next one', asyn
   server,
 }) => {
   test.slow();
+  await page.goto(`${server.url}/manipulatives/trace`);
   const models: Line[][] = [];
   for (let digit = 0; digit <= 9; digit++) {
-    await open(page, server.url, digit);
+    await choose(page, digit);
     models.push(await strokesShown(page));
   }
   const taken: string[] = [];
   for (let digit = 0; digit <= 9; digit++) {
-    await open(page, server.url, digit);
+    await choose(page, digit);
     for (let i = 1; i <= 10; i++) {
       await draw(page, byHand(models[digit]!, 97 * digit + i));
       await expect(seen(page)).not.toBeEmpty();
@@ -100,7 +103,8 @@ test('a digit turned round, a line for it, and a number of two digits', async ({
   page,
   server,
 }) => {
-  await open(page, server.url, 7);
+  await page.goto(`${server.url}/manipulatives/trace`);
+  await choose(page, 7);
   const [seven] = await strokesShown(page);
   await draw(page, [seven!]);
   await expect(seen(page)).toHaveText(RIGHT);
@@ -108,12 +112,12 @@ test('a digit turned round, a line for it, and a number of two digits', async ({
   await draw(page, [seven!.map(([x, y]): Point => [10 - x, y])]);
   await expect(seen(page)).toContainText('It looks the other way.');
 
-  await open(page, server.url, 3);
+  await choose(page, 3);
   const straight: Line = Array.from({ length: 12 }, (_, i): Point => [5, 1 + i * 1.2]);
   await draw(page, [straight]);
   await expect(seen(page)).toHaveText(OTHER);
 
-  await open(page, server.url, 10);
+  await choose(page, 10);
   const ten = await strokesShown(page);
   await draw(page, ten, 2);
   await expect(seen(page)).toHaveText(RIGHT);

@@ -147,6 +147,35 @@ describe('kinds of sheets', () => {
     }
   });
 
+  it('go all the way in steps, from any start, and never past what a die can show', () => {
+    const steps = findSheet('step-strips')!;
+    const walk = (low: number, high: number, look: string): string[] =>
+      sheetFor(
+        steps,
+        wishFor(steps, { low, high, look, answers: true, owner: '', picture: '' }),
+      ).pages.flatMap(({ marks }) =>
+        marks.flatMap((mark) =>
+          mark.kind === 'text' && /^\d+$/.test(mark.text) ? [mark.text] : [],
+        ),
+      );
+    expect(walk(0, 100, '2')).toEqual(Array.from({ length: 51 }, (_, i) => String(2 * i)));
+    expect(new Set(walk(3, 23, '5'))).toEqual(new Set(['3', '8', '13', '18', '23']));
+    const die = findSheet('dice-net')!;
+    for (const [low, high] of [
+      [0, 5],
+      [5, 10],
+      [1, 3],
+    ] as const) {
+      const { pages } = sheetFor(die, wishFor(die, { low, high, look: 'numeral', owner: '' }));
+      const faces = pages[0]!.marks.flatMap((mark) =>
+        mark.kind === 'text' && /^\d+$/.test(mark.text) ? [Number(mark.text)] : [],
+      );
+      expect(faces.length).toBe(6);
+      expect(Math.min(...faces)).toBe(low);
+      expect(Math.max(...faces)).toBe(high);
+    }
+  });
+
   it('are each printed by an activity, and every activity of the library prints one', () => {
     const used = new Set<string>();
     for (const activity of LIBRARY) {

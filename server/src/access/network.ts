@@ -11,11 +11,14 @@ export interface Patience {
   readonly headersTimeout: number;
   readonly requestTimeout: number;
   readonly connectionsCheckingInterval: number;
+  readonly keepAliveTimeout?: number;
 }
 export const PATIENCE: Patience = {
   headersTimeout: 10_000,
   requestTimeout: 30_000,
   connectionsCheckingInterval: 5_000,
+  // Longer than a client keeps an idle line: one that is used again is not just being closed.
+  keepAliveTimeout: 65_000,
 };
 
 /** TLS 1.2 and newer, with suites that encrypt and authenticate in one (RFC 9325, section 4.2; from memory). */

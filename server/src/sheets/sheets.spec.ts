@@ -46,11 +46,11 @@ function isFound(mark: Mark, drawn: readonly Drawn[]): boolean {
 
 describe('sheets', () => {
   // ISO 216 and ANSI/ASME Y14.1 for the papers; read back by pdfjs, which had no part in writing.
-  it('come out in true size on both papers, every kind and look, with the font in the file', async () => {
+  it('come out in true size on both papers, every kind, with the font in the file', async () => {
     for (const kind of SHEETS) {
       for (const paper of ['a4', 'letter'] as Paper[]) {
-        const looks = kind.looks.length > 0 ? kind.looks : [['']];
-        for (const [look] of paper === 'a4' ? looks : looks.slice(0, 1)) {
+        // Every look is looked at in the core; here it is the file that counts.
+        for (const [look] of kind.looks.length > 0 ? kind.looks.slice(0, 1) : [['']]) {
           const context = `${kind.id} ${look} on ${paper}`;
           const sheet = sheetFor(kind, wishFor(kind, { paper, look: look ?? '' }));
           const file = await pdfOf([sheet]);
