@@ -236,6 +236,29 @@ test('a hinge closed from 90 to 60 degrees shows six instead of four, once they 
   await expect(page.getByText('Opened 60 degrees: you see 6').first()).toBeVisible();
   await expect(page.locator('.hinge .image')).toHaveCount(5);
   await expect(page.getByText('1 noted')).toBeVisible();
+  await measuringOf(page, /Kofi/);
+  await expect(page.getByRole('row', { name: /how many pictures \d+ 6/ })).toBeVisible();
+  await sessionOf(page, /Kofi/, 'Two mirrors, one hinge');
+});
+
+test('two things hang on a real balance: what was thought, what went down, and the child’s page', async ({
+  page,
+}) => {
+  await open(page, 'Balance', ['Mirela']);
+  await page.getByRole('radio', { name: 'real balance' }).click();
+  for (const name of ['river stone', 'wool sock']) {
+    await page.getByRole('combobox', { name: 'Object' }).fill(name);
+    await page.keyboard.press('Enter');
+  }
+  const says = page.getByRole('radiogroup', { name: 'Heavier, says Mirela' });
+  await says.getByRole('radio', { name: 'wool sock' }).click();
+  const down = page.getByRole('group', { name: 'Which side went down' });
+  await down.getByRole('button', { name: 'river stone' }).click();
+  await expect(page.getByText('river stone is heavier than wool sock').first()).toBeVisible();
+  await expect(page.getByText('1 noted')).toBeVisible();
+  await measuringOf(page, /Mirela/);
+  await expect(page.getByRole('row', { name: /river stone/ })).toBeVisible();
+  await sessionOf(page, /Mirela/, 'Which side goes down?');
 });
 
 test('every tool works by keys alone', async ({ page }) => {

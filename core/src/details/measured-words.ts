@@ -100,7 +100,7 @@ export function measuredWords(observation: Observation, unit: MassUnit): Measure
         const { predicted, actual } = record;
         if (predicted === null || actual === null) return null;
         return {
-          what: 'how many',
+          what: observation.skillId === 'mirror-see' ? 'how many pictures' : 'how many',
           predicted: String(predicted),
           found: String(actual),
           off: offBy(predicted, actual),

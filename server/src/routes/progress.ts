@@ -102,7 +102,7 @@ export function progressRoutes(context: Context): Router {
         answer(response, ComparedPairs, comparing(seen('compare')));
         return;
       case 'measuring':
-        answer(response, MeasuringAnswer, measuringOf(seen('measure'), massUnit()));
+        answer(response, MeasuringAnswer, measuringOf(seen(null), massUnit()));
         return;
       case 'slips':
         answer(response, SlipsAnswer, slipsOverTime(seen(null), today));
