@@ -31,6 +31,7 @@ import { Store } from '@ngrx/store';
 import { v7 as uuid } from 'uuid';
 import { Api } from '../common/api';
 import { Clock } from '../common/clock';
+import { NewFacts } from '../common/new-facts';
 import { FORM_FIELDS } from '../common/form-field';
 import { ChildSymbol } from '../common/child-symbol';
 import { TOGGLES } from '../common/toggle';
@@ -76,6 +77,7 @@ export class QuickNoteDialog {
   private readonly dialog = inject(MatDialogRef<QuickNoteDialog>);
   private readonly api = inject(Api);
   private readonly clock = inject(Clock);
+  private readonly facts = inject(NewFacts);
   private readonly outbox = inject(Outbox);
   private readonly undo = inject(Undo);
   private readonly store = inject(Store);
@@ -151,32 +153,14 @@ export class QuickNoteDialog {
   ): void {
     const child = this.child();
     if (!child) return;
-    const observation: Observation = {
-      id: uuid(),
-      childId: child.id,
-      sessionId: null,
-      activityId: null,
-      at: this.clock.instant(),
-      day: this.clock.today(),
-      triedFirst: true,
-      reason: null,
-      materials: [],
-      notedBy: '',
-      note: '',
-      ...tried,
-    };
+    const observation = this.facts.try({ childId: child.id, ...tried });
     void this.outbox.put({ kind: 'observation', observation });
     const { skillId, outcome } = tried;
     const said = `${child.name}: ${skillOf(skillId).title}, ${OUTCOME_WORDS[outcome]}`;
     this.done(said, () =>
       this.outbox.put({
         kind: 'voiding',
-        voiding: {
-          id: uuid(),
-          observationId: observation.id,
-          at: this.clock.instant(),
-          notedBy: '',
-        },
+        voiding: this.facts.voiding(observation.id),
         childId: child.id,
       }),
     );

@@ -36,6 +36,7 @@ import { Store } from '@ngrx/store';
 import { v7 as uuid } from 'uuid';
 import { Api } from '../../common/api';
 import { Clock } from '../../common/clock';
+import { NewFacts } from '../../common/new-facts';
 import { Icon } from '../../common/icon';
 import { ChildSymbol } from '../../common/child-symbol';
 import { OUTCOME_WORDS } from '../../common/words';
@@ -73,6 +74,7 @@ export class FirstLook {
   private readonly store = inject(Store);
   private readonly api = inject(Api);
   private readonly clock = inject(Clock);
+  private readonly facts = inject(NewFacts);
   private readonly outbox = inject(Outbox);
   private readonly announcer = inject(LiveAnnouncer);
   private readonly window = inject(DOCUMENT).defaultView;
@@ -216,25 +218,17 @@ export class FirstLook {
     const [prompt, child] = [this.prompt(), this.child()];
     const record = prompt && recordFor({ ...prompt, heard: true }, null, outcome);
     if (!prompt || !child || !record) return;
-    const observation: Observation = {
-      id: uuid(),
+    const observation = this.facts.try({
       childId: child.id,
       sessionId: this.sessionId,
       activityId: FIRST_LOOK,
       skillId: prompt.skillId,
       itemId: prompt.itemId,
-      at: this.clock.instant(),
-      day: this.clock.today(),
       outcome,
-      triedFirst: true,
       answered: prompt.way,
-      reason: null,
-      materials: [],
-      notedBy: '',
-      note: '',
       record,
       counts: prompt.counts.map((one) => ({ ...one })),
-    };
+    });
     void this.outbox.put({ kind: 'observation', observation });
     // The list first: what comes next depends on it and on the state together.
     this.noted.update((noted) => [...noted, observation]);
@@ -245,8 +239,7 @@ export class FirstLook {
   protected takeBack(): void {
     const last = this.noted().at(-1);
     if (!last) return;
-    const at = this.clock.instant();
-    const voiding = { id: uuid(), observationId: last.id, at, notedBy: '' };
+    const voiding = this.facts.voiding(last.id);
     void this.outbox.put({ kind: 'voiding', voiding, childId: this.id() });
     this.noted.update((noted) => noted.slice(0, -1));
     this.take({ kind: 'voiding', voiding });

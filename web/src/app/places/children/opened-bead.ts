@@ -16,6 +16,7 @@ import type { Observation, EducatorOverride } from '@gumo/core/vocabulary';
 import { v7 as uuid } from 'uuid';
 import { Api } from '../../common/api';
 import { Clock } from '../../common/clock';
+import { NewFacts } from '../../common/new-facts';
 import { Icon } from '../../common/icon';
 import { IconTip } from '../../common/icon-tip';
 import { OUTCOME_WORDS, dayWords } from '../../common/words';
@@ -45,6 +46,7 @@ export class OpenedBead {
   private readonly outbox = inject(Outbox);
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
   private readonly clock = inject(Clock);
+  private readonly facts = inject(NewFacts);
   protected readonly words = STATUS_WORDS;
   protected readonly markWords = MARK_WORDS;
   protected readonly outcomeWords = OUTCOME_WORDS;
@@ -92,7 +94,7 @@ export class OpenedBead {
   }
 
   protected takeBackWord(observationId: string): void {
-    const voiding = { id: uuid(), observationId, at: this.clock.instant(), notedBy: '' };
+    const voiding = this.facts.voiding(observationId);
     void this.outbox.put({ kind: 'voiding', voiding, childId: this.childId() });
   }
 

@@ -1,9 +1,10 @@
 import { Injectable, computed, inject, signal } from '@angular/core';
-import type { CaptureRecord, Child, Observation, Outcome } from '@gumo/core/vocabulary';
+import type { CaptureRecord, Child, Outcome } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
 import { v7 as uuid } from 'uuid';
 import { Api } from '../../common/api';
 import { Clock } from '../../common/clock';
+import { NewFacts } from '../../common/new-facts';
 import { type Tops, Tops as TopsSchema } from '@gumo/core/contract';
 import { childrenFeature } from '../../state/children';
 import { dayFeature } from '../../state/day';
@@ -43,6 +44,7 @@ export class MeasuringSession {
   private readonly store = inject(Store);
   private readonly outbox = inject(Outbox);
   private readonly clock = inject(Clock);
+  private readonly facts = inject(NewFacts);
   private readonly api = inject(Api);
   private readonly atTray = this.store.selectSignal(runFeature.selectSession);
   private readonly away = this.store.selectSignal(dayFeature.selectAway);
@@ -113,25 +115,17 @@ export class MeasuringSession {
     const joined = this.joined();
     const activityId = joined?.activityId ?? toolsActivity;
     const sessionId = joined?.id ?? this.begun(activityId, measured.childId);
-    const id = uuid();
-    const observation: Observation = {
-      id,
+    const observation = this.facts.try({
       sessionId,
       activityId,
-      at: this.clock.instant(),
-      day: this.clock.today(),
-      triedFirst: true,
-      answered: null,
-      reason: null,
       materials: [...materials],
-      notedBy: '',
       ...measured,
       note: measured.note ?? '',
-    };
+    });
     if (this.isAtTray()) this.store.dispatch(RunActions.noted({ observation }));
     else void this.outbox.put({ kind: 'observation', observation });
     this.noted.update((n) => n + 1);
-    return id;
+    return observation.id;
   }
 
   /**
@@ -153,7 +147,7 @@ export class MeasuringSession {
 
   /** What was kept was wrong: that is a further fact, and the first stays to be read. */
   takeBack(observationId: string): void {
-    const voiding = { id: uuid(), observationId, at: this.clock.instant(), notedBy: '' };
+    const voiding = this.facts.voiding(observationId);
     if (this.isAtTray()) this.store.dispatch(RunActions.undone({ voiding }));
     else void this.outbox.put({ kind: 'voiding', voiding });
     this.noted.update((n) => Math.max(0, n - 1));

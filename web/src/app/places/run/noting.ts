@@ -7,9 +7,8 @@ import { acknowledge, patternSlip } from '@gumo/core/pads';
 import { type Tried, triedAs } from '@gumo/core/rounds';
 import type { CaptureRecord, Observation, Outcome } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
-import { v7 as uuid } from 'uuid';
 import { afterPaint } from '../../common/after-paint';
-import { Clock } from '../../common/clock';
+import { NewFacts } from '../../common/new-facts';
 import { OUTCOME_WORDS } from '../../common/words';
 import { RunActions, runFeature } from '../../state/run';
 import { Answering } from './answering';
@@ -26,7 +25,7 @@ export type Doubt = 'wrong-but-own' | 'right-but-not-yet';
 @Injectable()
 export class Noting {
   private readonly store = inject(Store);
-  private readonly clock = inject(Clock);
+  private readonly facts = inject(NewFacts);
   private readonly announcer = inject(LiveAnnouncer);
   private readonly answering = inject(Answering);
   private readonly session = this.store.selectSignal(runFeature.selectSession);
@@ -102,22 +101,16 @@ export class Noting {
     const [asked, child, session] = [question(), this.child(), this.session()];
     const tried = asked && triedAs(asked, tapped, outcome);
     if (!tried || !asked || !child || !session) return;
-    const observation: Observation = {
-      id: uuid(),
+    const observation = this.facts.try({
       childId: child.id,
       sessionId: session.id,
       activityId: this.played()?.id ?? session.activityId,
       ...(asked.warmUp ? withoutRound(tried) : tried),
-      at: this.clock.instant(),
       day: session.day,
-      triedFirst: true,
       answered: this.answering.answered(),
       reason: this.answering.reason(),
-      materials: [],
-      notedBy: '',
-      note: '',
       ...(adultTurn ? { adultTurn } : {}),
-    };
+    });
     this.store.dispatch(RunActions.noted({ observation }));
     this.acknowledged.set(adultTurn ? '' : acknowledge(asked, outcome));
     this.told.set(outcome === 'not-now' && !adultTurn ? null : asked.sentence);
@@ -138,12 +131,7 @@ export class Noting {
   takeBack(observation: Observation | undefined): void {
     if (!observation) return;
     this.forget();
-    const voiding = {
-      id: uuid(),
-      observationId: observation.id,
-      at: this.clock.instant(),
-      notedBy: '',
-    };
+    const voiding = this.facts.voiding(observation.id);
     this.store.dispatch(RunActions.undone({ voiding }));
     void this.announcer.announce('Undone');
   }

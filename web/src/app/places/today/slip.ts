@@ -11,11 +11,11 @@ import {
 import { MatButton, MatIconButton } from '@angular/material/button';
 import { Router, RouterLink } from '@angular/router';
 import { type SlipRow, slipLay, slipRows, triedAs } from '@gumo/core/rounds';
-import { Day, type Observation, type Outcome, dayInWords } from '@gumo/core/vocabulary';
+import { Day, type Outcome, dayInWords } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
-import { v7 as uuid } from 'uuid';
 import * as v from 'valibot';
 import { Clock } from '../../common/clock';
+import { NewFacts } from '../../common/new-facts';
 import { Unsaved } from '../../common/forms';
 import { Icon } from '../../common/icon';
 import { IconTip } from '../../common/icon-tip';
@@ -102,6 +102,7 @@ export class Slip {
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
   private readonly store = inject(Store);
   private readonly clock = inject(Clock);
+  private readonly facts = inject(NewFacts);
   private readonly outbox = inject(Outbox);
   private readonly undo = inject(Undo);
   private readonly router = inject(Router);
@@ -162,7 +163,13 @@ export class Slip {
     const observations = Object.entries(this.ticked()).flatMap(([line, outcome]) => {
       const row = this.rows()[Number(line)];
       const tried = row && triedAs(row.question, null, outcome);
-      return tried ? [this.observationOf(row, tried)] : [];
+      if (!tried) return [];
+      const { skillId, itemId, record, answered, counts } = tried;
+      const { childId, activity } = row;
+      return this.facts.try({
+        ...{ childId, activityId: activity.id, day: this.asked() },
+        ...{ skillId, itemId, outcome, record, answered, counts },
+      });
     });
     this.ticked.set({});
     for (const observation of observations) {
@@ -172,30 +179,9 @@ export class Slip {
     const many = observations.length;
     this.undo.offer(many === 1 ? '1 answer noted' : `${many} answers noted`, async () => {
       for (const { id, childId } of observations) {
-        const at = this.clock.instant();
-        const voiding = { id: uuid(), observationId: id, at, notedBy: '' };
+        const voiding = this.facts.voiding(id);
         await this.outbox.put({ kind: 'voiding', voiding, childId });
       }
     });
-  }
-
-  private observationOf(
-    { childId, activity }: SlipRow,
-    { skillId, itemId, outcome, record, answered, counts }: NonNullable<ReturnType<typeof triedAs>>,
-  ): Observation {
-    return {
-      id: uuid(),
-      childId,
-      sessionId: null,
-      activityId: activity.id,
-      at: this.clock.instant(),
-      day: this.asked(),
-      triedFirst: true,
-      reason: null,
-      materials: [],
-      notedBy: '',
-      note: '',
-      ...{ skillId, itemId, outcome, record, answered, counts },
-    };
   }
 }
