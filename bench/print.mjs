@@ -3,7 +3,7 @@
  * pages with as many plain lines in the same run.
  */
 import PDFDocument from 'pdfkit';
-import { SHEETS, sheetFor, suitedTo, usualWish } from '../core/dist/sheets/index.js';
+import { SHEETS, sheetFor, wishFor } from '../core/dist/sheets/index.js';
 import { pdfOf } from '../server/dist/sheets/pdf.js';
 import { median, table } from './lib.mjs';
 
@@ -12,16 +12,7 @@ const ROUNDS = 5;
 
 const chosen = Array.from({ length: SHEETS_WRITTEN }, (_, i) => SHEETS[i % SHEETS.length]);
 const lay = (seed) =>
-  chosen.map((kind) =>
-    sheetFor(kind, {
-      ...usualWish(),
-      ...suitedTo(kind.id),
-      look: kind.looks[0]?.[0] ?? '',
-      owner: 'Dilara',
-      picture: 'snail',
-      seed,
-    }),
-  );
+  chosen.map((kind) => sheetFor(kind, wishFor(kind, { owner: 'Dilara', picture: 'snail', seed })));
 
 function bare(pages, lines) {
   const document = new PDFDocument({ autoFirstPage: false, margin: 0 });

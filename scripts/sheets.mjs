@@ -18,7 +18,7 @@ const NAMES = ['Bo', 'Mirela', 'Wilhelmina-Charlotte'];
 await main(async () => {
   install();
   build();
-  const { FACES, SHEETS, faultsOf, sheetFor, suitedTo, usualWish } =
+  const { FACES, SHEETS, attempt, faultsOf, wishFor } =
     await import('../core/dist/sheets/index.js');
   let [looked, refused] = [0, 0];
   const faults = new Map();
@@ -34,17 +34,13 @@ await main(async () => {
               for (const answers of kind.asks.includes('answers') ? [false, true] : [false])
                 for (const face of faces) {
                   const wish = {
-                    ...usualWish(),
-                    ...suitedTo(kind.id),
+                    ...wishFor(kind),
                     ...{ paper, look, low, high, materialMm, owner, answers, faces: face },
                     picture: 'kite',
                   };
                   looked++;
-                  let sheet;
-                  try {
-                    sheet = sheetFor(kind, wish);
-                  } catch (error) {
-                    if (!(error instanceof RangeError)) throw error;
+                  const { sheet } = attempt(kind, wish);
+                  if (!sheet) {
                     refused++;
                     continue;
                   }

@@ -95,7 +95,7 @@ export const PLAY_AMOUNTS: readonly Activity[] = [
     id: 'land-in-cup',
     sheets: ['cup-liners'],
     title: 'Land in a cup',
-    station: 'Toss the ball and say the number it lands in.',
+    station: 'Toss the ball and say the number of the cup it lands in.',
     minutes: [10, 15],
     ways: ['adult-led', 'invitation'],
     skills: ['name-5', 'name-10', 'name-20', 'give-*'],

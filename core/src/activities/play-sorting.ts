@@ -88,7 +88,7 @@ export const PLAY_SORTING: readonly Activity[] = [
     id: 'mirror-table',
     sheets: ['half-pictures'],
     title: 'Mirror table',
-    station: 'Lay a thing before the mirror: what do you see?',
+    station: 'Put a thing in front of the mirror: what do you see?',
     minutes: [8, 15],
     ways: ['invitation', 'presentation'],
     skills: ['mirror-see', 'mirror-spot', 'mirror-make'],

@@ -82,7 +82,7 @@ export const TABLE_GROUPS: readonly Activity[] = [
   table({
     id: 'between',
     title: 'Between two numbers',
-    station: 'Find a number that is more than this and fewer than that.',
+    station: 'Find a number that comes between these two.',
     minutes: [4, 7],
     skills: ['more-*', 'differ-10', 'greater-10', 'sign-10'],
     needs: [need('mat', 'between mat', 'k'), need('loose', 'things', { times: [2, 'n'] })],
@@ -108,7 +108,7 @@ export const TABLE_GROUPS: readonly Activity[] = [
     id: 'doubles',
     sheets: ['doubles-cards'],
     title: 'Doubles',
-    station: 'Put some before the mirror: how many do you see in all?',
+    station: 'Put some in front of the mirror: how many do you see in all?',
     minutes: [3, 6],
     skills: ['double-10', 'double-20', 'step-2'],
     needs: [

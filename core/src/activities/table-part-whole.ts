@@ -56,7 +56,7 @@ export const TABLE_PART_WHOLE: readonly Activity[] = [
     id: 'tiles-more',
     sheets: ['dominoes'],
     title: 'More, fewer, same on dominoes',
-    station: 'Turn a domino: which side has more?',
+    station: 'Turn over a domino: which side has more?',
     minutes: [3, 7],
     ways: ['adult-led'],
     skills: ['more-*'],
@@ -212,7 +212,7 @@ export const TABLE_PART_WHOLE: readonly Activity[] = [
     id: 'peg-rail',
     sheets: ['sum-cards'],
     title: 'Pegs on a rail',
-    station: 'Turn two cards, and peg both numbers.',
+    station: 'Turn over two cards, and peg both numbers.',
     minutes: [4, 8],
     ways: ['presentation', 'adult-led', 'invitation'],
     skills: [

@@ -132,7 +132,7 @@ export const TABLE_SUMS: readonly Activity[] = [
   table({
     id: 'tiles-add',
     title: 'Domino sums',
-    station: 'Turn a domino and build it on the frames.',
+    station: 'Turn over a domino and build it on the frames.',
     minutes: [4, 8],
     skills: ['join-*', 'on-10', 'frame-10'],
     needs: [
@@ -204,7 +204,7 @@ export const TABLE_SUMS: readonly Activity[] = [
     id: 'sign-sticks',
     sheets: ['compare-mat/sign'],
     title: 'Sticks for signs',
-    station: 'Turn the wide side of the sticks to the one that has more.',
+    station: 'Lay the sticks so that their wide side is beside the one that has more.',
     minutes: [4, 7],
     skills: ['sign-10', 'more-10', 'greater-10'],
     needs: [need('stick', 'sticks', 2), twoColorCounters({ times: [2, 'n'] })],
@@ -309,7 +309,7 @@ export const TABLE_SUMS: readonly Activity[] = [
   table({
     id: 'two-frames',
     title: 'Two frames',
-    station: 'Roll, build both numbers, and fill the first frame up.',
+    station: 'Roll, build both numbers, and fill up the first frame.',
     minutes: [5, 9],
     skills: ['join-10', 'join-20', 'on-10', 'teens'],
     needs: [

@@ -1,20 +1,13 @@
-import {
-  COUNTING_CARDS,
-  CUP_LINERS,
-  DOMINOES,
-  DOUBLES_CARDS,
-  NUMBER_LABELS,
-  PAIR_DOTS,
-  SCATTER_CARDS,
-  SUM_CARDS,
-} from './cards.js';
-import { DIGIT_POSTER, DIGIT_ROADS, DOUGH_MAT, TRACE_BUILD_DRAW, TRACING } from './digits.js';
+import { BINGO, CROWD, DICE_NET, THREE_IN_LINE } from './games.js';
+import { COUNTING_CARDS, DOMINOES, SCATTER_CARDS } from './cards.js';
+import { DIGIT_POSTER, DIGIT_ROADS, TRACING } from './digits.js';
+import { DOUGH_MAT, TRACE_BUILD_DRAW } from './digit-mats.js';
 import { NUMBER_CARDS } from './faces.js';
 import { FINGERPRINTS } from './fingerprints.js';
 import { FIVE_FRAME, FRAME_CALLS, NAME_FRAME, TEN_FRAME, TO_TEN_FRAMES } from './frames.js';
-import { BINGO, CROWD, DICE_NET, THREE_IN_LINE } from './games.js';
 import { NUMBER_BOOK, SONG_CARDS, STATION_CARDS } from './home.js';
 import type { SheetKind } from './kind.js';
+import { CUP_LINERS, NUMBER_LABELS } from './labels.js';
 import { LINES } from './lines.js';
 import {
   BETWEEN_MAT,
@@ -26,17 +19,10 @@ import {
 } from './mats.js';
 import { COIN_CARDS, HOP_CARDS, PAIR_CARDS } from './pair-cards.js';
 import { FOLDING_HANDS, PART_WHOLE, PART_WHOLE_CARDS, WAYS_CHART } from './parts.js';
-import {
-  ALIKE_CARDS,
-  BOTH_SIDES_MAT,
-  COLOR_ROWS,
-  COPY_GRIDS,
-  HALF_PICTURES,
-  JOIN_SHAPES,
-  PATTERN_STRIPS,
-  SORT_CARDS,
-} from './pictures.js';
+import { COLOR_ROWS, COPY_GRIDS, PATTERN_STRIPS } from './patterns.js';
+import { ALIKE_CARDS, BOTH_SIDES_MAT, HALF_PICTURES, JOIN_SHAPES, SORT_CARDS } from './pictures.js';
 import { CLIP_CARDS, CLIP_STRIPS } from './strips.js';
+import { DOUBLES_CARDS, PAIR_DOTS, SUM_CARDS } from './sum-cards.js';
 import {
   HUNDRED_SHEET,
   NUMBER_LINE,

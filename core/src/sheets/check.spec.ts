@@ -10,9 +10,8 @@ import {
   pageOf,
   rect,
   sheetFor,
-  suitedTo,
   text,
-  usualWish,
+  wishFor,
 } from './index.js';
 
 const page = (...marks: Mark[]) => pageOf('a4', false, marks, { title: 'Sheet' });
@@ -75,8 +74,7 @@ describe('sheets', () => {
           ['a4', 60, 100, 'Juno'],
         ] as [Paper, number, number, string][]) {
           const wish: SheetWish = {
-            ...usualWish(),
-            ...suitedTo(kind.id),
+            ...wishFor(kind),
             ...{ paper, look, low, high, owner, picture: 'kite', answers: true },
           };
           let sheet;

@@ -1,135 +1,18 @@
-import { numberWord } from '../numbers/index.js';
 import { cueOf, digitsOf, strokesOfNumber } from './cues.js';
 import type { SheetKind } from './kind.js';
-import { cellFor } from './layout.js';
-import { frameMarks } from './frames.js';
-import { type Ink, type Mark, areaOf, centered, dot, line, pageOf, rect, text } from './page.js';
+import { type Ink, type Mark, areaOf, line, pageOf, text } from './page.js';
 import { rangeOf } from './range.js';
-import { FIELD, type Stroke, strokePath } from './strokes.js';
+import { FIELD, type Stroke } from './strokes.js';
 import { fitted, linesOf } from './type.js';
-import type { SheetWish } from './wish.js';
-
-/** Where a digit stands on the page: its field's upper left, and millimeters in a unit of it. */
-interface Placed {
-  readonly x: number;
-  readonly y: number;
-  readonly scale: number;
-}
-
-const written = (
-  stroke: Stroke,
-  placed: Placed,
-  width: number,
-  ink: Ink,
-  dash: readonly [number, number] | null = null,
-): Mark => ({
-  kind: 'path',
-  path: strokePath(stroke),
-  ...placed,
-  width,
-  ink,
-  fill: null,
-  ...(dash ? { dash } : {}),
-});
+import { model, startsOf, toTrace, written } from './written.js';
 
 /** From one row of writing to the next, its height, and from one digit to the next, in millimeters. */
 const ROW_MM = 38;
 const HIGH_MM = 24;
 const STEP_MM = 24;
 const MODEL_MM = 3.6;
-/** How wide the line to trace is, by look. */
-const WIDTHS: Readonly<Record<string, number>> = { dotted: 1.1, hollow: 3.6, faded: 2.4 };
-/** How much of a stroke its arrow goes along, in heights of the digit, and how long its head is. */
-const ARROW_PART = 0.38;
-const HEAD_PART = 0.08;
 
-/** The dot where a stroke begins, with its number where there are several. */
-function startDot(begin: readonly [number, number], number: number | null, size: number): Mark[] {
-  const [x, y] = begin;
-  return number === null
-    ? [dot(x, y, size, 'spruce')]
-    : [dot(x, y, size * 1.35, 'spruce'), centered(x, y, size * 2.3, String(number), 'paper')];
-}
-
-/** An arrow along the first part of a stroke. */
-function arrow({ points }: Stroke, { x, y, scale }: Placed): Mark[] {
-  const long = ARROW_PART * FIELD.height * scale;
-  const head = HEAD_PART * FIELD.height * scale;
-  const width = Math.max(0.5, scale * 0.35);
-  const marks: Mark[] = [];
-  const at = ([px, py]: readonly [number, number]) => ({ x: x + px * scale, y: y + py * scale });
-  let gone = 0;
-  let [from, tip] = [at(points[0] ?? [0, 0]), at(points[0] ?? [0, 0])];
-  for (const point of points.slice(1)) {
-    if (gone >= long) break;
-    const to = at(point);
-    const step = Math.hypot(to.x - tip.x, to.y - tip.y);
-    const part = Math.min(1, (long - gone) / (step || 1));
-    from = tip;
-    tip = { x: tip.x + (to.x - tip.x) * part, y: tip.y + (to.y - tip.y) * part };
-    marks.push(line(from.x, from.y, tip.x, tip.y, { width }));
-    gone += step;
-  }
-  const turn = Math.atan2(tip.y - from.y, tip.x - from.x);
-  const side = (by: number): Mark =>
-    line(tip.x, tip.y, tip.x - head * Math.cos(turn + by), tip.y - head * Math.sin(turn + by), {
-      width,
-    });
-  return [...marks, side(0.5), side(-0.5)];
-}
-
-/** Where each stroke begins; of two from one place the later one lies a little way along. */
-function startsOf(strokes: readonly Stroke[], placed: Placed, size: number): Mark[] {
-  const keys = strokes.map(({ points }) => String(points[0]));
-  return strokes.flatMap(({ points }, i) => {
-    const isShared = keys.indexOf(keys[i] ?? '') < i;
-    const far = isShared
-      ? Math.max(
-          1,
-          points.findIndex(
-            ([px, py]) =>
-              Math.hypot(px - (points[0]?.[0] ?? 0), py - (points[0]?.[1] ?? 0)) * placed.scale >
-              size * 3,
-          ),
-        )
-      : 0;
-    const [first = [0, 0], second = first] = points;
-    const long = Math.hypot(second[0] - first[0], second[1] - first[1]) * placed.scale || 1;
-    // A straight stroke has no point on its way: the place is reckoned.
-    const part = Math.min(1, (size * 3.2) / long);
-    const [px, py] =
-      isShared && far === 1
-        ? [first[0] + (second[0] - first[0]) * part, first[1] + (second[1] - first[1]) * part]
-        : (points[far] ?? first);
-    return startDot(
-      [placed.x + px * placed.scale, placed.y + py * placed.scale],
-      strokes.length > 1 ? i + 1 : null,
-      size,
-    );
-  });
-}
-
-/** How a number is written, with arrows. */
-function model(strokes: readonly Stroke[], placed: Placed, wide = MODEL_MM): Mark[] {
-  return [
-    ...strokes.map((stroke) => written(stroke, placed, wide, 'light')),
-    ...strokes.flatMap((stroke) => arrow(stroke, placed)),
-    ...startsOf(strokes, placed, Math.max(1.3, placed.scale * 0.8)),
-  ];
-}
-
-/** One to write over, dotted, hollow or faded. */
-function toTrace(strokes: readonly Stroke[], placed: Placed, look: string): Mark[] {
-  const isDotted = look !== 'hollow' && look !== 'faded';
-  return strokes.flatMap((stroke): Mark[] => {
-    const width = WIDTHS[look] ?? WIDTHS['dotted'] ?? 1;
-    const ink = look === 'faded' ? 'light' : 'gray';
-    const over = written(stroke, placed, width, ink, isDotted ? [0.1, 2.2] : null);
-    return look === 'hollow' ? [over, written(stroke, placed, width - 0.9, 'paper')] : [over];
-  });
-}
-
-const MOST_WRITTEN = 20;
+export const MOST_WRITTEN = 20;
 
 /** Lines to write on. */
 const writingLines = (x: number, right: number, y: number, high: number): Mark[] => [
@@ -173,7 +56,7 @@ export const TRACING: SheetKind = {
       ];
       for (let i = 0; i < many; i++) {
         const placed = { x: area.x + 5 + i * step, y, scale };
-        if (i === 0) marks.push(...model(strokes, placed));
+        if (i === 0) marks.push(...model(strokes, placed, MODEL_MM));
         else {
           const isOwn = look === 'own' || i >= many - 2;
           if (!isOwn) marks.push(...toTrace(strokes, placed, look));
@@ -300,128 +183,5 @@ export const DIGIT_ROADS: SheetKind = {
       );
     });
     return { title, pages, notes: ['Drive from the dot; where the pencil lifts, the car jumps.'] };
-  },
-};
-
-/** A number to roll from dough or write, as wide as a rolled snake. */
-const SNAKE_MM = 17;
-
-/** A hollow number in a box of the page, as large as it goes in. */
-function hollow(
-  number: number,
-  wish: SheetWish,
-  box: { x: number; y: number; w: number; h: number },
-): Mark[] {
-  const fields = digitsOf(number).length * FIELD.width;
-  const scale = Math.min((box.w - SNAKE_MM) / fields, (box.h - SNAKE_MM) / FIELD.height);
-  const placed = {
-    x: box.x + (box.w - fields * scale) / 2,
-    y: box.y + (box.h - FIELD.height * scale) / 2,
-    scale,
-  };
-  const wide = Math.min(SNAKE_MM, scale * 2.2);
-  const strokes = strokesOfNumber(number, wish.forms);
-  return [
-    ...strokes.map((stroke) => written(stroke, placed, wide, 'spruce')),
-    ...strokes.map((stroke) => written(stroke, placed, wide - 1.8, 'paper')),
-    ...startsOf(strokes, placed, 1.8),
-  ];
-}
-
-export const DOUGH_MAT: SheetKind = {
-  id: 'dough-mat',
-  group: 'writing',
-  title: 'Dough mat',
-  about: 'A hollow digit to form, a frame to fill, and room to draw as many.',
-  asks: ['range', 'material'],
-  looks: [],
-  suits: { low: 0, high: 9 },
-  ends: { most: 9 },
-  each: true,
-  make: (wish) => {
-    const { paper, low, high, seed, materialMm } = wish;
-    const area = areaOf(paper, true);
-    const cell = cellFor(materialMm);
-    const beside = area.width - 5 * cell - 10;
-    if (beside < 42 || 2 * cell + 40 > area.height) {
-      throw new RangeError(`a frame for things of ${materialMm} mm leaves no room for the digit`);
-    }
-    const title = 'Dough mat';
-    const pages = rangeOf(low, high, 0, 9).map((digit) => {
-      const x = area.x + area.width - 5 * cell;
-      const below = area.y + 2 * cell + 8;
-      const room = area.y + area.height - below;
-      return pageOf(
-        paper,
-        true,
-        [
-          ...hollow(digit, wish, { x: area.x, y: area.y, w: beside, h: area.height }),
-          ...frameMarks(x, area.y, cell, 5, 2),
-          rect(x, below, 5 * cell, room, { round: 6, ink: 'gray' }),
-          text(x + 6, below + 8, 4.4, `Draw ${numberWord(digit)}.`, {
-            anchor: 'start',
-            ink: 'gray',
-          }),
-        ],
-        { title: `${title} ${digit}`, seed },
-      );
-    });
-    return { title, pages, notes: ['Laminate it, or put it into a clear sleeve.'] };
-  },
-};
-
-export const TRACE_BUILD_DRAW: SheetKind = {
-  id: 'trace-build-draw',
-  group: 'writing',
-  title: 'Trace, build, draw',
-  about: 'A number to trace, its word, a frame to build it on, and room to draw as many.',
-  asks: ['range', 'material'],
-  looks: [],
-  suits: { low: 1, high: 10, materialMm: 18 },
-  ends: { most: MOST_WRITTEN },
-  each: true,
-  make: (wish) => {
-    const { paper, low, high, seed, materialMm } = wish;
-    const area = areaOf(paper, true);
-    const cell = cellFor(materialMm);
-    const frames = high > 10 ? 2 : 1;
-    const built = frames * 2 * cell + (frames - 1) * 6;
-    const beside = area.width - 5 * cell - 10;
-    if (beside < 70 || built > area.height) {
-      throw new RangeError(`frames for things of ${materialMm} mm do not fit on this paper`);
-    }
-    const title = `Trace, build, draw ${low} to ${high}`;
-    const pages = rangeOf(low, high, 0, MOST_WRITTEN).map((n) => {
-      const x = area.x + area.width - 5 * cell;
-      const left = area.height - built - 8;
-      const isBelow = left >= 40;
-      const traced = {
-        x: area.x,
-        y: area.y,
-        w: beside,
-        h: isBelow ? area.height - 24 : area.height / 2,
-      };
-      const word = numberWord(n);
-      const wordAt = traced.y + traced.h + 16;
-      return pageOf(
-        paper,
-        true,
-        [
-          ...hollow(n, wish, traced),
-          text(area.x + beside / 2, wordAt, fitted(word, beside - 8, 16).size, word),
-          ...Array.from({ length: frames }, (_, i) =>
-            frameMarks(x, area.y + i * (2 * cell + 6), cell, 5, 2),
-          ).flat(),
-          isBelow
-            ? rect(x, area.y + built + 8, 5 * cell, left, { round: 6, ink: 'gray' })
-            : rect(area.x, wordAt + 8, beside, area.y + area.height - wordAt - 8, {
-                round: 6,
-                ink: 'gray',
-              }),
-        ],
-        { title: `Trace, build, draw ${n}`, seed },
-      );
-    });
-    return { title, pages, notes: ['Laminate it, or put it into a clear sleeve.'] };
   },
 };

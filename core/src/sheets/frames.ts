@@ -4,8 +4,8 @@ import { type CardFace, cardPages, cellFor, fitFor, onePage } from './layout.js'
 import { filledFrame } from './numeral.js';
 import { type Mark, type Page, areaOf, centered, dot, line, pageOf, rect, text } from './page.js';
 import type { SheetKind } from './kind.js';
-import { rangeOf } from './range.js';
-import { fitted, linesOf, widthOf } from './type.js';
+import { numbersFrom, rangeOf } from './range.js';
+import { fitted, widthOf } from './type.js';
 import type { SheetWish } from './wish.js';
 
 const BORDER_MM = 1.4;
@@ -18,21 +18,22 @@ const BETWEEN_MM = 12;
 /** Room below a frame that is worth drawing in. */
 const DRAW_MM = 40;
 
+/** A frame of cells. @param tall of a cell; as high as wide where nothing is said */
 export function frameMarks(
   x: number,
   y: number,
-  cell: number,
+  wide: number,
   columns: number,
   rows: number,
+  tall = wide,
 ): Mark[] {
-  const marks: Mark[] = [];
-  for (let c = 1; c < columns; c++) {
-    marks.push(line(x + c * cell, y, x + c * cell, y + rows * cell, { width: INSIDE_MM }));
-  }
-  for (let r = 1; r < rows; r++) {
-    marks.push(line(x, y + r * cell, x + columns * cell, y + r * cell, { width: INSIDE_MM }));
-  }
-  return [...marks, rect(x, y, columns * cell, rows * cell, { width: BORDER_MM, ink: 'spruce' })];
+  const [right, bottom] = [x + columns * wide, y + rows * tall];
+  const style = { width: INSIDE_MM };
+  return [
+    ...numbersFrom(1, columns - 1).map((c) => line(x + c * wide, y, x + c * wide, bottom, style)),
+    ...numbersFrom(1, rows - 1).map((r) => line(x, y + r * tall, right, y + r * tall, style)),
+    rect(x, y, columns * wide, rows * tall, { width: BORDER_MM, ink: 'spruce' }),
+  ];
 }
 
 /** A start dot in the first cell: left to right, top row first. */
@@ -252,7 +253,6 @@ export const NAME_FRAME: SheetKind = {
   },
 };
 
-/** Cards of ten with a word of order for what is laid: what each child does at a frame. */
 export const FRAME_CALLS: SheetKind = {
   id: 'frame-calls',
   group: 'frames',
@@ -290,10 +290,10 @@ export const FRAME_CALLS: SheetKind = {
       ];
     });
     const backs = numbers.map((n): CardFace => (x, y) => {
-      const words = linesOf(n > 5 && look === 'row' ? `5 and ${n - 5}` : '', 8, 80);
+      const isSplit = n > 5 && look === 'row';
       return [
-        centered(x + 46, y + (words.length > 0 ? 22 : 30), 28, String(n)),
-        ...words.map((said) => centered(x + 46, y + 46, 8, said, 'gray')),
+        centered(x + 46, y + (isSplit ? 22 : 30), 28, String(n)),
+        ...(isSplit ? [centered(x + 46, y + 46, 8, `5 and ${n - 5}`, 'gray')] : []),
       ];
     });
     const title = `Quick frames ${low} to ${high}`;

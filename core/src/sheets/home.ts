@@ -47,8 +47,9 @@ export const STATION_CARDS: SheetKind = {
   about: 'What to do here, in one picture and one sentence, for its place in the room.',
   asks: ['activity'],
   looks: [],
+  suits: { activity: 'build-frame' },
   make: (wish) => {
-    const activity = LIBRARY.find(({ id }) => id === (wish.activity || 'build-frame'));
+    const activity = LIBRARY.find(({ id }) => id === wish.activity);
     if (!activity) throw new RangeError('choose an activity of the library');
     return stationCard(activity, wish);
   },

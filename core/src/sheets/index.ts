@@ -1,6 +1,6 @@
 export * from './all-kinds.js';
 export { firstFull, bingoBoards } from './bingo.js';
-export { materialsLabels } from './cards.js';
+export { materialsLabels } from './labels.js';
 export * from './check.js';
 export * from './cues.js';
 export { pictureFor } from './drawn.js';

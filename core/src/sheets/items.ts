@@ -16,17 +16,11 @@ export const PrintItem = v.object({
 });
 export type PrintItem = v.InferOutput<typeof PrintItem>;
 
-/** What a kind of sheet is first made for. */
-export const suitedTo = (kind: string): Partial<SheetWish> => {
-  const found = findSheet(kind);
-  return { ...found?.suits, look: found?.looks[0]?.[0] ?? '' };
-};
-
 /** A range for a kind of sheet that ends as near to the top as the kind allows. */
 export function rangeUpTo(kind: string, top: number): { readonly low: number; high: number } {
-  const { least = 1, most = 100 } = findSheet(kind)?.ends ?? {};
+  const { ends: { least = 1, most = 100 } = {}, suits } = findSheet(kind) ?? {};
   const high = Math.min(most, Math.max(least, top));
-  const low = Math.min(suitedTo(kind).low ?? 1, high);
+  const low = Math.min(suits?.low ?? 1, high);
   return { low, high };
 }
 

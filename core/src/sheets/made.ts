@@ -10,13 +10,34 @@ import {
   text,
 } from './page.js';
 import { fitted } from './type.js';
-import type { SheetWish } from './wish.js';
+import { type SheetWish, usualWish } from './wish.js';
 
 /** A little drawing at the foot of a page, and the name beside it, in millimeters. */
 const PICTURE_MM = 8;
 const OWNER_MM = 4;
 /** What a name may take up, between the check line and the title. */
 const OWNER_ROOM_MM = 34;
+
+/** What a kind of sheet is first made for, and what else is wished. */
+export const wishFor = (kind: SheetKind, more: Partial<SheetWish> = {}): SheetWish => ({
+  ...usualWish(),
+  ...kind.suits,
+  look: kind.looks[0]?.[0] ?? '',
+  ...more,
+});
+
+/** The sheet as it was wished for, or why it cannot be made so. */
+export function attempt(
+  kind: SheetKind,
+  wish: SheetWish,
+): { readonly sheet: Sheet | null; readonly problem: string } {
+  try {
+    return { sheet: sheetFor(kind, wish), problem: '' };
+  } catch (error) {
+    if (error instanceof RangeError) return { sheet: null, problem: error.message };
+    throw error;
+  }
+}
 
 /**
  * A sheet of a kind as it was wished for: whom it is for and what that child likes stand at its foot.

@@ -3,7 +3,6 @@ import { cellFor, onePage } from './layout.js';
 import { numeral } from './numeral.js';
 import { type Mark, areaOf, circle, line, pageOf, rect, text } from './page.js';
 import { rangeOf } from './range.js';
-import { widthOf } from './type.js';
 
 export const BETWEEN_MAT: SheetKind = {
   id: 'between-mat',
@@ -306,12 +305,3 @@ export const SORTING_MAT: SheetKind = {
     ]);
   },
 };
-
-/** A word in a box of its own at the right of a line of words. */
-export const boxAfter = (x: number, y: number, size: number, before: string): Mark[] => [
-  text(x, y, size, before, { anchor: 'start' }),
-  rect(x + widthOf(before, size) + 3, y - size * 1.2, size * 1.8, size * 1.7, {
-    round: 2,
-    width: 0.8,
-  }),
-];

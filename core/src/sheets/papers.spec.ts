@@ -1,6 +1,6 @@
 import fc from 'fast-check';
-import { type Block, linesOf, proposedFor, rangeUpTo, sheetFor, usualWish } from './index.js';
-import { SHEETS, pictureFor, suitedTo, widthOf, wordPages } from './index.js';
+import { type Block, linesOf, proposedFor, rangeUpTo, sheetFor } from './index.js';
+import { SHEETS, pictureFor, widthOf, wishFor, wordPages } from './index.js';
 
 describe('papers', () => {
   it('break words into lines that are no wider than the page, losing none', () => {
@@ -41,7 +41,7 @@ describe('what an activity wants on paper', () => {
         const { low, high } = rangeUpTo(id, top);
         expect(low).withContext(id).toBeLessThanOrEqual(high);
         const kind = SHEETS.find((one) => one.id === id)!;
-        const wish = { ...usualWish(), ...suitedTo(id), low, high, owner: 'A' };
+        const wish = { ...wishFor(kind), low, high, owner: 'A' };
         const look = kind.looks[0]?.[0] ?? '';
         expect(() => sheetFor(kind, { ...wish, look }))
           .withContext(`${id} to ${top}`)

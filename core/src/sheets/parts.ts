@@ -1,10 +1,29 @@
 import { seeded, shuffled, splitsOf } from '../numbers/index.js';
 import { drawing } from './drawn.js';
+import { frameMarks } from './frames.js';
 import type { SheetKind } from './kind.js';
 import { type CardFace, cardPages, onePage } from './layout.js';
 import { dots } from './numeral.js';
-import { type Mark, areaOf, centered, circle, line, rect, text } from './page.js';
+import { type Mark, areaOf, centered, circle, line, text } from './page.js';
 import { rangeOf } from './range.js';
+
+interface Spot {
+  readonly x: number;
+  readonly y: number;
+}
+
+/** A whole and its parts as circles of a radius, each part joined to the whole by a line. */
+const joined = (whole: Spot, parts: readonly Spot[], r: number, width: number): Mark[] => [
+  circle(whole.x, whole.y, r, { width: width * 1.3, ink: 'spruce' }),
+  ...parts.flatMap(({ x, y }): Mark[] => {
+    const far = Math.hypot(x - whole.x, y - whole.y);
+    const [ux, uy] = [(x - whole.x) / far, (y - whole.y) / far];
+    return [
+      line(whole.x + ux * r, whole.y + uy * r, x - ux * r, y - uy * r, { width }),
+      circle(x, y, r, { width, ink: 'spruce' }),
+    ];
+  }),
+];
 
 export const PART_WHOLE: SheetKind = {
   id: 'part-whole',
@@ -35,18 +54,11 @@ export const PART_WHOLE: SheetKind = {
     }
     const r = Math.min(area.width / (parts * 2.15), area.height / 4.2);
     const top = { x: area.x + area.width / 2, y: area.y + r + 1 };
-    const y = area.y + area.height - r - 1;
-    const marks: Mark[] = Array.from({ length: parts }, (_, i): Mark[] => {
-      const x = area.x + (area.width * (i + 0.5)) / parts;
-      const far = Math.hypot(x - top.x, y - top.y);
-      const [ux, uy] = [(x - top.x) / far, (y - top.y) / far];
-      return [
-        line(top.x + ux * r, top.y + uy * r, x - ux * r, y - uy * r, { width: 1.6 }),
-        circle(x, y, r, { width: 1.6, ink: 'spruce' }),
-      ];
-    }).flat();
-    marks.push(circle(top.x, top.y, r, { width: 2.2, ink: 'spruce' }));
-    return onePage({ paper, seed }, true, title, marks);
+    const below = Array.from({ length: parts }, (_, i) => ({
+      x: area.x + (area.width * (i + 0.5)) / parts,
+      y: area.y + area.height - r - 1,
+    }));
+    return onePage({ paper, seed }, true, title, joined(top, below, r, 1.6));
   },
 };
 
@@ -109,35 +121,20 @@ export const PART_WHOLE_CARDS: SheetKind = {
       ).flat();
     };
     const asked = partWholes(low, high, look === 'part', seed).slice(0, count);
-    const faces = asked.map(
-      ({ amounts, open }): CardFace =>
-        (x, y) =>
-          [WHOLE, ...PARTS].flatMap((place, i): Mark[] => {
-            const [cx, cy] = [x + place.x, y + place.y];
-            const far = Math.hypot(place.x - WHOLE.x, place.y - WHOLE.y);
-            const [ux, uy] = [(place.x - WHOLE.x) / (far || 1), (place.y - WHOLE.y) / (far || 1)];
-            const n = amounts[i] ?? 0;
-            return [
-              circle(cx, cy, ROUND, { width: 1, ink: 'spruce' }),
-              ...(i === 0
-                ? []
-                : [
-                    line(
-                      x + WHOLE.x + ux * ROUND,
-                      y + WHOLE.y + uy * ROUND,
-                      cx - ux * ROUND,
-                      cy - uy * ROUND,
-                      { width: 1 },
-                    ),
-                  ]),
-              ...(i !== open
-                ? amount(n, cx, cy)
-                : answers
-                  ? [centered(cx, cy, 20, String(n), 'gray')]
-                  : []),
-            ];
-          }),
-    );
+    const faces = asked.map(({ amounts, open }): CardFace => (x, y) => {
+      const [whole, ...parts] = [WHOLE, ...PARTS].map((spot) => ({
+        x: x + spot.x,
+        y: y + spot.y,
+      })) as [Spot, Spot, Spot];
+      return [
+        ...joined(whole, parts, ROUND, 1),
+        ...[whole, ...parts].flatMap((spot, i): Mark[] => {
+          const n = amounts[i] ?? 0;
+          if (i !== open) return amount(n, spot.x, spot.y);
+          return answers ? [centered(spot.x, spot.y, 20, String(n), 'gray')] : [];
+        }),
+      ];
+    });
     const title = `Part-whole to ${high}`;
     return {
       title,
@@ -171,16 +168,8 @@ export const WAYS_CHART: SheetKind = {
     const marks: Mark[] = [
       text(area.x, area.y + 17, 15, String(whole), { anchor: 'start', bold: true }),
       text(area.x + 24, area.y + 16, 7, 'is', { anchor: 'start' }),
-      rect(area.x, area.y + head, area.width, rows * tall, { width: 1.4, ink: 'spruce' }),
+      ...frameMarks(area.x, area.y + head, wide, parts, rows, tall),
     ];
-    for (let r = 1; r < rows; r++) {
-      const y = area.y + head + r * tall;
-      marks.push(line(area.x, y, area.x + area.width, y));
-    }
-    for (let c = 1; c < parts; c++) {
-      const x = area.x + c * wide;
-      marks.push(line(x, area.y + head, x, area.y + head + rows * tall, { width: 1 }));
-    }
     if (answers && parts === 2) {
       ways.forEach((way, r) =>
         way.forEach((n, c) => {

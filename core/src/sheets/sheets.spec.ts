@@ -21,18 +21,13 @@ import {
   readsTurned,
   sheetFor,
   sheetsOf,
-  suitedTo,
   takenFor,
   usualWish,
+  wishFor,
 } from './index.js';
 
-const wishFor = (kind: SheetKind, more: Partial<SheetWish> = {}): SheetWish => ({
-  ...usualWish(),
-  ...suitedTo(kind.id),
-  owner: 'Juno',
-  picture: 'kite',
-  ...more,
-});
+const forJuno = (kind: SheetKind, more: Partial<SheetWish> = {}): SheetWish =>
+  wishFor(kind, { owner: 'Juno', picture: 'kite', ...more });
 const drawn = (kind: SheetKind, wish: SheetWish): string => {
   try {
     return JSON.stringify(sheetFor(kind, wish));
@@ -82,8 +77,8 @@ describe('kinds of sheets', () => {
         const changes = looksOf(kind).some((look) =>
           others.some(
             (more) =>
-              drawn(kind, wishFor(kind, { look })) !==
-              drawn(kind, wishFor(kind, { look, ...more })),
+              drawn(kind, forJuno(kind, { look })) !==
+              drawn(kind, forJuno(kind, { look, ...more })),
           ),
         );
         // What a side or a thing measures is one number of the wish, asked in two ways.
@@ -122,7 +117,7 @@ describe('kinds of sheets', () => {
       ] as const) {
         let pages;
         try {
-          pages = sheetFor(kind, wishFor(kind, { low, high, owner: '', picture: '' })).pages;
+          pages = sheetFor(kind, forJuno(kind, { low, high, owner: '', picture: '' })).pages;
         } catch (error) {
           expect(error).withContext(id).toBeInstanceOf(RangeError);
           continue;
@@ -152,7 +147,7 @@ describe('kinds of sheets', () => {
     const walk = (low: number, high: number, look: string): string[] =>
       sheetFor(
         steps,
-        wishFor(steps, { low, high, look, answers: true, owner: '', picture: '' }),
+        forJuno(steps, { low, high, look, answers: true, owner: '', picture: '' }),
       ).pages.flatMap(({ marks }) =>
         marks.flatMap((mark) =>
           mark.kind === 'text' && /^\d+$/.test(mark.text) ? [mark.text] : [],
@@ -166,7 +161,7 @@ describe('kinds of sheets', () => {
       [5, 10],
       [1, 3],
     ] as const) {
-      const { pages } = sheetFor(die, wishFor(die, { low, high, look: 'numeral', owner: '' }));
+      const { pages } = sheetFor(die, forJuno(die, { low, high, look: 'numeral', owner: '' }));
       const faces = pages[0]!.marks.flatMap((mark) =>
         mark.kind === 'text' && /^\d+$/.test(mark.text) ? [Number(mark.text)] : [],
       );
@@ -204,7 +199,7 @@ describe('kinds of sheets', () => {
     expect(first('shape-string')).toBe('sort-cards');
     // What bingo and the squares are evidence for is called and asked on them.
     const said = (id: string, look: string): string =>
-      JSON.stringify(sheetFor(findSheet(id)!, wishFor(findSheet(id)!, { look })));
+      JSON.stringify(sheetFor(findSheet(id)!, forJuno(findSheet(id)!, { look })));
     expect(said('bingo', 'doubles')).toMatch(/double.4/);
     expect(said('bingo', 'parts')).toMatch(/\d.and.\d/);
     expect(said('three-in-line', 'sums')).toContain(' + ');
@@ -238,7 +233,7 @@ describe('kinds of sheets', () => {
     const kind = findSheet('number-cards')!;
     const { pages } = sheetFor(
       kind,
-      wishFor(kind, { faces: ['numeral', 'dots'], low: 1, high: 5, outline: true, picture: '' }),
+      forJuno(kind, { faces: ['numeral', 'dots'], low: 1, high: 5, outline: true, picture: '' }),
     );
     const marks = pages.flatMap((page) => page.marks);
     expect(marks.some((mark) => mark.kind === 'text' && mark.hollow)).toBeTrue();
@@ -337,7 +332,7 @@ describe('what lies on a sheet', () => {
 
   it('shows every number in every way', () => {
     const kind = findSheet('number-cards')!;
-    const { pages } = sheetFor(kind, wishFor(kind, { low: 0, high: 10, faces: [...FACES] }));
+    const { pages } = sheetFor(kind, forJuno(kind, { low: 0, high: 10, faces: [...FACES] }));
     expect(pages.length).toBe(Math.ceil((11 * FACES.length) / 9));
     const words = pages.flatMap(({ marks }) =>
       marks.flatMap((mark) => (mark.kind === 'text' ? [mark.text] : [])),

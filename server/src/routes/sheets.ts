@@ -6,13 +6,12 @@ import {
   type SheetKind,
   SheetWish,
   acrossOf,
+  attempt,
   findSheet,
   pictureFor,
   proposedFor,
-  sheetFor,
-  suitedTo,
   svgOf,
-  usualWish,
+  wishFor,
 } from '@gumo/core/sheets';
 import { PRINTABLE } from '@gumo/core/materials';
 import { type Child, Day, Id, addDays } from '@gumo/core/vocabulary';
@@ -80,11 +79,11 @@ export function sheetsRoutes(context: Context): Router {
   const router = Router();
 
   /** What the household chose, and nothing else yet. */
-  function usual(): SheetWish {
+  function chosen(): Partial<SheetWish> {
     const household = store.household.all()[0];
-    if (!household) return usualWish();
+    if (!household) return {};
     const { paper, digitForms: forms, digitCue: cues, digitWords: says = [] } = household;
-    return { ...usualWish(), paper, forms, cues, says };
+    return { paper, forms, cues, says };
   }
 
   function wishOf(request: Request): SheetWish {
@@ -93,14 +92,15 @@ export function sheetsRoutes(context: Context): Router {
     const given = Object.fromEntries(
       Object.entries(asked).filter(([, value]) => value !== undefined),
     );
-    return checked(SheetWish, { ...usual(), ...given, owner: nameOf(child ?? null) });
+    const wish = { ...wishFor(kindOf(request), chosen()), ...given, owner: nameOf(child ?? null) };
+    return checked(SheetWish, wish);
   }
 
   /** A kept wish says neither whom it is for nor what the household says while a digit is written. */
   const whole = (childId: string | null, wish: SheetWish): SheetWish => ({
     ...wish,
     owner: nameOf(childId),
-    says: usual().says,
+    says: chosen().says ?? [],
   });
 
   const nameOf = (childId: string | null): string =>
@@ -113,14 +113,11 @@ export function sheetsRoutes(context: Context): Router {
   }
 
   function made(kind: SheetKind, wish: SheetWish): Sheet {
-    try {
-      return sheetFor(kind, wish);
-    } catch (error) {
-      if (!(error instanceof RangeError)) throw error;
-      throw new Problem(422, `This cannot be made: ${error.message}.`, [
-        { field: 'sheet', message: error.message },
-      ]);
-    }
+    const { sheet, problem } = attempt(kind, wish);
+    if (sheet) return sheet;
+    throw new Problem(422, `This cannot be made: ${problem}.`, [
+      { field: 'sheet', message: problem },
+    ]);
   }
 
   /** Everything that was collected, as one file. */
@@ -171,24 +168,19 @@ export function sheetsRoutes(context: Context): Router {
           const activity = activityIn(store, entry.activityId);
           if (!activity) return [];
           const first = { sheets: activity.sheets.slice(0, wanted.length) };
-          return proposedFor(first, here).map(({ kind, look, childId, low, high }) => ({
-            kind,
-            childId,
-            because: activity.title,
-            day,
-            wish: {
-              ...usual(),
-              ...suitedTo(kind),
-              look,
-              low,
-              high,
-              ...(material !== undefined && findSheet(kind)?.asks.includes('material')
-                ? { materialMm: material }
-                : {}),
-              says: [],
-              picture: pictureOf(children, childId),
-            },
-          }));
+          return proposedFor(first, here).flatMap(({ kind, look, childId, low, high }) => {
+            const found = findSheet(kind);
+            if (!found) return [];
+            const laid = material !== undefined && found.asks.includes('material');
+            const wish = wishFor(found, {
+              ...chosen(),
+              ...{ look, low, high, says: [], picture: pictureOf(children, childId) },
+              ...(laid && { materialMm: material }),
+            });
+            // It is made for somebody, whose name is written on it then.
+            const { sheet } = attempt(found, { ...wish, owner: 'A' });
+            return sheet ? [{ kind, childId, because: activity.title, day, wish }] : [];
+          });
         });
     });
     // Cards to twenty hold those to ten: what is shared is printed once, for the widest range.
@@ -196,7 +188,7 @@ export function sheetsRoutes(context: Context): Router {
     for (const one of proposed) {
       const key = `${one.kind}/${one.wish.look}/${one.childId}`;
       const known = widest.get(key);
-      if ((!known || known.wish.high < one.wish.high) && isMakeable(one.kind, one.wish)) {
+      if (!known || known.wish.high < one.wish.high) {
         widest.set(key, known ? { ...one, day: known.day } : one);
       }
     }
@@ -221,13 +213,3 @@ export function sheetsRoutes(context: Context): Router {
 
 const pictureOf = (children: readonly Child[], childId: string | null): string =>
   pictureFor(children.find((one) => one.id === childId)?.interests ?? []);
-
-function isMakeable(kind: string, wish: SheetWish): boolean {
-  try {
-    findSheet(kind)?.make({ ...wish, owner: wish.owner || 'A' });
-    return true;
-  } catch (error) {
-    if (error instanceof RangeError) return false;
-    throw error;
-  }
-}

@@ -9,8 +9,8 @@ import {
   cellFor,
   findSheet,
   sheetFor,
-  suitedTo,
   usualWish,
+  wishFor,
   widthOf,
 } from '@gumo/core/sheets';
 import { type Font, create } from 'fontkit';
@@ -18,13 +18,8 @@ import { type Drawn, readPdf } from '../testing/pdf-reader.js';
 import { pdfOf } from './pdf.js';
 
 const TENTH_MM = 0.1;
-const wishFor = (kind: SheetKind, more: Partial<SheetWish> = {}): SheetWish => ({
-  ...usualWish(),
-  ...suitedTo(kind.id),
-  owner: 'Juno',
-  picture: 'kite',
-  ...more,
-});
+const forJuno = (kind: SheetKind, more: Partial<SheetWish> = {}): SheetWish =>
+  wishFor(kind, { owner: 'Juno', picture: 'kite', ...more });
 const fileOf = (kind: SheetKind, wish: SheetWish): Promise<Buffer> => pdfOf([sheetFor(kind, wish)]);
 
 /** Whether a straight mark stands in the file, within a tenth of a millimeter on every side. */
@@ -52,7 +47,7 @@ describe('sheets', () => {
         // Every look is looked at in the core; here it is the file that counts.
         for (const [look] of kind.looks.length > 0 ? kind.looks.slice(0, 1) : [['']]) {
           const context = `${kind.id} ${look} on ${paper}`;
-          const sheet = sheetFor(kind, wishFor(kind, { paper, look: look ?? '' }));
+          const sheet = sheetFor(kind, forJuno(kind, { paper, look: look ?? '' }));
           const file = await pdfOf([sheet]);
           expect(file.length).withContext(context).toBeLessThan(300_000);
           const { pages, fonts } = await readPdf(file);
@@ -126,7 +121,7 @@ describe('sheets', () => {
     for (const id of ['clip-strips', 'crowd', 'bingo', 'step-strips']) {
       const kind = findSheet(id)!;
       const [one, two, other] = await Promise.all(
-        [5, 5, 6].map((seed) => fileOf(kind, wishFor(kind, { seed }))),
+        [5, 5, 6].map((seed) => fileOf(kind, forJuno(kind, { seed }))),
       );
       expect(one!.equals(two!)).withContext(id).toBeTrue();
       expect(one!.equals(other!)).withContext(id).toBeFalse();
@@ -136,7 +131,7 @@ describe('sheets', () => {
   // Printed on both sides and turned over, the second page lies mirrored behind the first.
   it('lay the backs of two-sided cards behind their fronts, and film around laminated ones', async () => {
     const kind = findSheet('number-cards')!;
-    const wish = wishFor(kind, { low: 1, high: 5, faces: ['numeral', 'word'], twoSided: true });
+    const wish = forJuno(kind, { low: 1, high: 5, faces: ['numeral', 'word'], twoSided: true });
     const { pages } = await readPdf(await fileOf(kind, wish));
     expect(pages.length).toBe(2);
     const middles = (words: readonly string[], p: number): number[] =>
@@ -151,7 +146,7 @@ describe('sheets', () => {
 
     const film = { low: 1, high: 4, faces: ['numeral'], laminate: true } as const;
     const laminated = await readPdf(
-      await fileOf(kind, wishFor(kind, { ...film, faces: ['numeral'] })),
+      await fileOf(kind, forJuno(kind, { ...film, faces: ['numeral'] })),
     );
     const cards = laminated.pages[0]!.drawn.filter(
       (one) => Math.abs(one.w - 60) < TENTH_MM && Math.abs(one.h - 80) < TENTH_MM,

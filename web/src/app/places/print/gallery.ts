@@ -4,15 +4,7 @@ import { FormControl, ReactiveFormsModule } from '@angular/forms';
 import { MatButton } from '@angular/material/button';
 import { MatInputModule } from '@angular/material/input';
 import { RouterLink } from '@angular/router';
-import {
-  SHEETS,
-  SHEET_GROUPS,
-  type SheetKind,
-  sheetFor,
-  suitedTo,
-  svgOf,
-  usualWish,
-} from '@gumo/core/sheets';
+import { SHEETS, SHEET_GROUPS, type SheetKind, sheetFor, svgOf, wishFor } from '@gumo/core/sheets';
 import { Store } from '@ngrx/store';
 import { FORM_FIELDS } from '../../common/form-field';
 import { Icon } from '../../common/icon';
@@ -22,7 +14,7 @@ import { householdFeature } from '../../state/household';
 
 /** A sheet as it comes without any wish, its first page. */
 const firstPage = (kind: SheetKind) => (): string | null => {
-  const { pages } = sheetFor(kind, { ...usualWish(), ...suitedTo(kind.id), owner: 'Name' });
+  const { pages } = sheetFor(kind, wishFor(kind, { owner: 'Name' }));
   return pages[0] ? svgOf(pages[0]) : null;
 };
 

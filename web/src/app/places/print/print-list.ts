@@ -10,14 +10,7 @@ import {
 import { MatButton, MatIconButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import { PrintItems, type ProposedSheet, ProposedSheets } from '@gumo/core/contract';
-import {
-  type PrintItem,
-  type SheetKind,
-  type SheetWish,
-  findSheet,
-  sheetFor,
-  sheetTitle,
-} from '@gumo/core/sheets';
+import { type PrintItem, attempt, findSheet, sheetTitle } from '@gumo/core/sheets';
 import { Store } from '@ngrx/store';
 import { v7 as uuid } from 'uuid';
 import { Api } from '../../common/api';
@@ -208,7 +201,10 @@ export class PrintList {
       key,
       title: sheetTitle(one.kind, one.wish.look),
       about: [name, ...about].filter((words) => words !== undefined && words !== '').join(' · '),
-      pages: kind ? pagesOf(kind, { ...one.wish, owner: name ?? 'A' }) : 0,
+      // None where it cannot be made any more.
+      pages: kind
+        ? (attempt(kind, { ...one.wish, owner: name ?? 'A' }).sheet?.pages.length ?? 0)
+        : 0,
     };
   }
 
@@ -256,16 +252,6 @@ export class PrintList {
     } catch (error) {
       this.message.set((error as Error).message);
     }
-  }
-}
-
-/** None where it cannot be made any more. */
-function pagesOf(kind: SheetKind, wish: SheetWish): number {
-  try {
-    return sheetFor(kind, wish).pages.length;
-  } catch (error) {
-    if (error instanceof RangeError) return 0;
-    throw error;
   }
 }
 

@@ -1,5 +1,5 @@
 import { Injectable, signal } from '@angular/core';
-import { type SheetKind, type SheetWish, rangeUpTo } from '@gumo/core/sheets';
+import { type SheetKind, type SheetWish, findSheet, rangeUpTo } from '@gumo/core/sheets';
 
 /** What is chosen for one kind and means nothing for another. */
 const OF_ONE_KIND = ['look', 'activity', 'word', 'target', 'count'] as const;
@@ -32,10 +32,19 @@ export class PrintSettings {
     }
   }
 
-  /** Another child: the range is that child's own again, all else stays. */
+  /** Another child: range and name are that child's own again, all else stays. */
   chooseChild(childId: string | null): void {
     this.childId.set(childId);
     this.range.set(null);
+    this.own.update((own) =>
+      Object.fromEntries(
+        Object.entries(own).map(([kind, { word, ...others }]) => [
+          kind,
+          // A name that was written was that of one child; a song is anyone’s.
+          word === undefined || findSheet(kind)?.each ? others : { ...others, word },
+        ]),
+      ),
+    );
   }
 
   /** What was chosen, as far as it concerns a kind. @param suited what holds where nothing was chosen */

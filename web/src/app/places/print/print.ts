@@ -11,7 +11,7 @@ import {
   untracked,
 } from '@angular/core';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
-import { ReactiveFormsModule } from '@angular/forms';
+import { FormBuilder, ReactiveFormsModule } from '@angular/forms';
 import { MatButton, MatIconButton } from '@angular/material/button';
 import { MatCheckbox } from '@angular/material/checkbox';
 import { MatInputModule } from '@angular/material/input';
@@ -30,18 +30,16 @@ import {
   SHEETS,
   SHEET_GROUPS,
   SIZES,
-  type Sheet,
   type SheetKind,
   type SheetWish,
   acrossOf,
+  attempt,
   findSheet,
   pictureFor,
   rangeUpTo,
-  sheetFor,
   sheetsOf,
-  suitedTo,
   svgOf,
-  usualWish,
+  wishFor,
 } from '@gumo/core/sheets';
 import { Store } from '@ngrx/store';
 import { v7 as uuid } from 'uuid';
@@ -59,7 +57,7 @@ import { MaterialsActions, materialsFeature } from '../../state/materials';
 import { Writes } from '../../state/writes';
 import { costWords } from './cost';
 import { PrintSettings } from './print-settings';
-import { SheetForms } from './sheet-form';
+import { sheetForm } from './sheet-form';
 
 const FIRST = SHEETS[0] as SheetKind;
 const CUE_WORDS: readonly (readonly [SheetWish['cues'], string])[] = [
@@ -129,7 +127,7 @@ export class Print {
   private readonly inHouse = this.store.selectSignal(materialsFeature.selectMaterials);
   protected readonly children = this.store.selectSignal(childrenFeature.selectPresent);
 
-  protected readonly form = inject(SheetForms).make();
+  protected readonly form = sheetForm(inject(FormBuilder).nonNullable);
   protected readonly faultOf = faultOf;
   protected readonly faces = FACES;
   protected readonly faceWords = FACE_WORDS;
@@ -159,21 +157,17 @@ export class Print {
   private readonly suited = computed((): SheetWish => {
     const [kind, household, owner] = [this.kind(), this.household(), this.owner()];
     const top = this.tops()[owner?.id ?? ''];
-    const wish = {
-      ...usualWish(),
-      ...(household
-        ? {
-            paper: household.paper,
-            forms: household.digitForms,
-            cues: household.digitCue,
-            says: household.digitWords ?? [],
-          }
-        : {}),
-      ...suitedTo(kind.id),
-      ...(top === undefined ? {} : rangeUpTo(kind.id, top)),
+    const wish = wishFor(kind, {
+      ...(household && {
+        paper: household.paper,
+        forms: household.digitForms,
+        cues: household.digitCue,
+        says: household.digitWords ?? [],
+      }),
+      ...(top !== undefined && rangeUpTo(kind.id, top)),
       owner: owner?.name ?? '',
       picture: pictureFor(owner?.interests ?? []),
-    };
+    });
     const things = this.materials().filter(({ use }) => LAID.has(use));
     const liked = things.find(({ interests }) =>
       interests.some((one) => owner?.interests.includes(one)),
@@ -181,13 +175,13 @@ export class Print {
     const thing = liked ?? things[0];
     if (!thing || !kind.asks.includes('material') || kind.suits?.materialMm) return wish;
     const laid = { ...wish, materialMm: thing.mm };
-    return made(kind, laid).sheet ? laid : wish;
+    return attempt(kind, laid).sheet ? laid : wish;
   });
   protected readonly wish = computed(() => this.settings.over(this.kind(), this.suited()));
   protected readonly message = signal('');
   protected readonly collected = signal('');
 
-  protected readonly made = computed(() => made(this.kind(), this.wish()));
+  protected readonly made = computed(() => attempt(this.kind(), this.wish()));
   protected readonly at = linkedSignal<number>(() => {
     this.made();
     return 0;
@@ -320,15 +314,5 @@ export class Print {
     } catch (error) {
       this.message.set((error as Error).message);
     }
-  }
-}
-
-/** The sheet, or why it cannot be made. */
-function made(kind: SheetKind, wish: SheetWish): { sheet: Sheet | null; problem: string } {
-  try {
-    return { sheet: sheetFor(kind, wish), problem: '' };
-  } catch (error) {
-    if (error instanceof RangeError) return { sheet: null, problem: error.message };
-    throw error;
   }
 }
