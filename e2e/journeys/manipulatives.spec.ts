@@ -20,6 +20,8 @@ test('things on the table move by hand and by keyboard, and count themselves', a
   // Dragged from one plate to the other.
   await page.getByRole('link', { name: 'Plates', exact: true }).click();
   await expect(page.locator('.words')).toHaveText('Four and two make six.');
+  // At the desk the sentence and its part-whole drawing need no scrolling.
+  await expect(page.locator('gumo-part-whole svg')).toBeInViewport({ ratio: 1 });
   const from = await table.locator('[data-id="counter-0-0"]').boundingBox();
   const to = await table.locator('[data-id="plate-1"]').boundingBox();
   if (!from || !to) throw new Error('nothing lies there');
