@@ -13,6 +13,7 @@ const YOUNGEST = 24;
 const OLDEST = 66;
 const UNTIDY = 0.05;
 const SESSIONS = 3;
+const SOME_DAY = '2026-03-09';
 const SEEDS = [7_000, 107_000, 207_000];
 const BY_STRAND = new Map(STRANDS.map((strand) => [strand, skillsOfStrand(strand)]));
 
@@ -26,7 +27,8 @@ const clamp = (x, low, high) => Math.min(high, Math.max(low, x));
  * in twenty is known, or not, against the rest. Chances of on their own fall off with the distance.
  */
 function child(random, untidy) {
-  const level = levelsByAge(YOUNGEST + (OLDEST - YOUNGEST) * random());
+  const ageMonths = YOUNGEST + (OLDEST - YOUNGEST) * random();
+  const level = levelsByAge(ageMonths);
   const places = {};
   const truth = new Map();
   for (const [strand, skills] of BY_STRAND) {
@@ -47,19 +49,19 @@ function child(random, untidy) {
       clamp(Math.round(places[strand] + shift + PEG_SD * normal(random)), 0, skills.length),
     ]),
   );
-  return { places, truth, levels };
+  return { places, truth, levels, ageMonths };
 }
 
 const answer = (random, p) => (random() < p ? 'own' : 'not-yet');
 
 /** As many tries as the first look takes; the places after every ten of them. */
 function look(one, random) {
-  let state = { levels: one.levels, byAge: false, tries: [] };
+  let state = { levels: one.levels, byAge: false, since: SOME_DAY, tries: [], seen: [] };
   const after = new Map();
   for (let part = 0; part < SESSIONS; part++) {
     const session = [];
     for (;;) {
-      const next = nextLook(state, session);
+      const next = nextLook(state, session, one.ageMonths);
       if (!next) break;
       const skill = skillOf(next.skillId);
       const outcome = answer(random, one.truth.get(skill.id));

@@ -41,9 +41,9 @@ export function demoWorld() {
       const own = file.observations.filter((one) => one.childId === child.id);
       const facts = [
         ...own.map((observation) => ({ kind: 'observation', observation })),
-        ...file.words
+        ...file.overrides
           .filter((one) => one.childId === child.id)
-          .map((word) => ({ kind: 'override', override: word })),
+          .map((override) => ({ kind: 'override', override })),
       ];
       const tables = file.sessions.filter(
         ({ activityId, participants }) =>

@@ -6,7 +6,7 @@ import { LIBRARY, findActivity, topFor } from '@gumo/core/activities';
 import { FIRST_LOOK, emptyState, replay, readySkills, nextLook } from '@gumo/core/evidence';
 import { FORMAT_VERSION } from '@gumo/core/exchange';
 import { seeded } from '@gumo/core/numbers';
-import { creditsOf, playOut, questionForItem, playStateOf, triedAs } from '@gumo/core/rounds';
+import { playOut, questionForItem, playStateOf, triedAs, wantsFor } from '@gumo/core/rounds';
 import {
   STEPS,
   chosenCards,
@@ -19,7 +19,14 @@ import {
   weekModel,
 } from '@gumo/core/planning';
 import { SKILLS, STRANDS, skillOf } from '@gumo/core/skills';
-import { addDays, dayNumber, mondayOf, newHousehold, newWeek } from '@gumo/core/vocabulary';
+import {
+  addDays,
+  dayNumber,
+  mondayOf,
+  monthsOn,
+  newHousehold,
+  newWeek,
+} from '@gumo/core/vocabulary';
 import { CHILDREN, SET_TODAY, SONGS, STORIES, MATERIALS, TODAY } from './household.mjs';
 import { answerOf, difficultyOf, storyChance, toldInFull } from './records.mjs';
 
@@ -150,13 +157,8 @@ export function generate() {
       const state = states.get(child.row.id);
       const top = skillId ? rangeOf(skillOf(skillId)) : topFor(activity, state, day);
       session.participants.push({ childId: child.row.id, rangeMax: top });
-      const credited = creditsOf(activity);
-      const wants = skillId
-        ? [skillId]
-        : readySkills(state, day)
-            .map((one) => one.skillId)
-            .filter((id) => credited.has(id) && skillOf(id).to <= Math.max(5, top))
-            .slice(0, 2);
+      const ready = readySkills(state, day).map((one) => one.skillId);
+      const wants = skillId ? [skillId] : wantsFor(activity, top, undefined, ready);
       const tries = story ? 6 : 4 + Math.floor(random() * 4);
       const play = playStateOf({
         activity,
@@ -237,7 +239,11 @@ export function generate() {
       const sessionId = uuid();
       const tried = [];
       for (let t = 0; t < 12; t++) {
-        const next = nextLook(states.get(child.row.id).look, tried);
+        const next = nextLook(
+          states.get(child.row.id).look,
+          tried,
+          monthsOn(child.row.birthDate, day),
+        );
         if (!next) break;
         const question = questionForItem(next.skillId, next.itemId, child.row.answerModes);
         if (!question) break;

@@ -24,6 +24,7 @@ await main(async () => {
     load: async () => (await import('../bench/load.mjs')).load(),
     years: async () => (await import('../bench/ten-years.mjs')).tenYears(),
     look: async () => (await import('../bench/first-look.mjs')).firstLook(),
+    month: async () => (await import('../bench/first-month.mjs')).firstMonth(),
   };
   const named = process.argv.slice(2).filter((name) => name in all);
   const chosen = named.length > 0 ? named : Object.keys(all);

@@ -9,7 +9,7 @@ import {
   daysBetween,
 } from '../vocabulary/index.js';
 import { type Distribution, priorAbility } from './ability.js';
-import { type Look, type LookTry, lookResult } from './first-look.js';
+import { type Look, type LookTry, lookResult, seenOn } from './first-look.js';
 import { EMPTY_LEDGER, FURTHER_FROM, bySession, ownShare, replaySkill } from './ledger.js';
 import type { SkillState } from './state.js';
 import {
@@ -21,7 +21,7 @@ import {
   isWeak,
   assumeBelow,
 } from './assumption.js';
-import { FIRST_LOOK, type Try } from './tries.js';
+import { FIRST_LOOK, FIRST_SESSIONS, type Try } from './tries.js';
 import { afterGap } from './update.js';
 
 /** The educator's own word on a skill, and how many sessions have spoken against it since. */
@@ -53,8 +53,8 @@ export type Entry = Stamped &
     | {
         readonly kind: 'tries';
         readonly tries: readonly Try[];
-        /** What was asked, where the record belongs to a first look. */
-        readonly look: LookTry | null;
+        /** The same as far as it tells of the child's places. */
+        readonly looks: readonly LookTry[];
       }
     | {
         readonly kind: 'override';
@@ -138,13 +138,16 @@ function wordsAfter(
   return words;
 }
 
-function lookAfter(before: EvidenceState, entries: readonly Entry[]): Look | null {
+function lookAfter(before: EvidenceState, day: Day, entries: readonly Entry[]): Look | null {
   let look = before.look;
   for (const entry of entries) {
     if (entry.kind === 'placement') {
-      look = { levels: entry.levels, byAge: entry.byAge, tries: look?.tries ?? [] };
-    } else if (entry.kind === 'tries' && entry.look && look) {
-      look = { ...look, tries: [...look.tries, entry.look] };
+      const { levels, byAge } = entry;
+      look = { levels, byAge, since: day, tries: look?.tries ?? [], seen: look?.seen ?? [] };
+    } else if (entry.kind === 'tries' && look) {
+      look = entry.tries.some(({ firstLook }) => firstLook)
+        ? { ...look, tries: [...look.tries, ...entry.looks] }
+        : seenOn(look, day, entry.looks);
     }
   }
   return look;
@@ -183,15 +186,12 @@ function takenAfter(
     }
     if (sessions.some(isWeak)) bringForward(id);
   }
-  // What a check of a skill settles, it settles for what lies below it in its strand.
+  // What a check of a skill settles, it settles for what it builds on.
   for (const [id, one] of Object.entries(taken)) {
     if (one.state !== 'known' || before.assumed[id]?.state !== 'checking') continue;
-    const { strand } = skillOf(id);
     for (const below of prerequisitesOf(skillOf(id))) {
       const other = taken[below];
-      if (other?.state === 'checking' && skillOf(below).strand === strand) {
-        set(below, held(other, day));
-      }
+      if (other?.state === 'checking') set(below, held(other, day));
     }
   }
   const take = (id: string, from: string): void => {
@@ -205,17 +205,20 @@ function takenAfter(
     if (word.since !== day || word.says !== 'secure') continue;
     for (const below of prerequisitesOf(skillOf(id))) take(below, id);
   }
-  if (draft.look && draft.look !== before.look && draft.look.tries.length > 0) {
-    for (const [id, one] of Object.entries(taken)) {
-      if (one.from === FIRST_LOOK && one.state === 'checking' && one.own + one.missed === 0) {
-        set(id, null);
-      }
-    }
+  if (draft.look && draft.look !== before.look) {
+    // What the places alone let assume is weighed anew, and kept where nothing has changed.
+    const open = ({ from, state, own, missed }: Assumption): boolean =>
+      (from === FIRST_LOOK || from === FIRST_SESSIONS) &&
+      state === 'checking' &&
+      own + missed === 0;
     const known = new Set(
       Object.entries(draft.skills).flatMap(([id, { ledger }]) => (ledger.firstSecure ? [id] : [])),
     );
-    for (const id of Object.keys(taken)) known.add(id);
-    for (const id of lookResult(draft.look, known).taken) take(id, FIRST_LOOK);
+    for (const [id, one] of Object.entries(taken)) if (!open(one)) known.add(id);
+    const found = new Set(lookResult(draft.look, known).taken);
+    for (const [id, one] of Object.entries(taken)) if (open(one) && !found.has(id)) set(id, null);
+    const from = draft.look.tries.length > 0 ? FIRST_LOOK : FIRST_SESSIONS;
+    for (const id of found) take(id, from);
   }
   return taken;
 }
@@ -244,7 +247,7 @@ export function replayDay(
     skills[entry.skillId] = { ...known, ledger: { ...known.ledger, restUntil: null } };
   }
   const words = wordsAfter(before, day, entries, tries);
-  const look = lookAfter(before, entries);
+  const look = lookAfter(before, day, entries);
   const taken = takenAfter(before, day, { skills, words, look }, tries);
   return { skills, assumed: taken, overrides: words, look };
 }

@@ -6,7 +6,12 @@ import {
   skillOf,
   skillsOfStrand,
 } from '../skills/index.js';
-import type { Outcome, PlacementEstimate } from '../vocabulary/index.js';
+import {
+  type Day,
+  type Outcome,
+  type PlacementEstimate,
+  daysBetween,
+} from '../vocabulary/index.js';
 import {
   type LookStrand,
   type PlaceTry,
@@ -24,17 +29,26 @@ export interface LookTry {
   readonly guess: number;
 }
 
-/** A first look at a new child: where the pegs stand, and what was tried since. */
+/** Where a new child was placed, by the educator's pegs or by age, and what was tried since. */
 export interface Look {
   readonly levels: PlacementEstimate['levels'];
   readonly byAge: boolean;
+  /** Of the latest placement. */
+  readonly since: Day;
+  /** Tries of the first look itself. */
   readonly tries: readonly LookTry[];
+  /** Tries of ordinary sessions in the first weeks: they tell of the places as well. */
+  readonly seen: readonly LookTry[];
 }
 
 /** Tries in one session, and in all, at most. */
 export const LOOK_SESSION = 15;
 export const LOOK_TRIES = 30;
 const MOST_A_SKILL = 2;
+/** A first look asks for nothing that is often first seen more than so many months later. */
+const AHEAD_MONTHS = 24;
+/** Ordinary tries tell of the places for so many days after the placement; then a child has moved on. */
+const PLACED_FOR_DAYS = 28;
 /** Lowest chance of on their own for the next try: first and last, after a not yet, and otherwise. */
 const FRIENDLY = 0.8;
 const AFTER_NOT_YET = 0.75;
@@ -72,6 +86,12 @@ const SEEN_BETWEEN: Record<Strand, readonly [number, number]> = {
   pattern: [32, 76],
 };
 
+/** Age in months at which a skill is often first seen, by its place in the strand; never a target. */
+export function firstSeenAround({ id, strand }: Pick<Skill, 'id' | 'strand'>): number {
+  const [first, last] = SEEN_BETWEEN[strand];
+  return first + ((last - first) * (INDEX.get(id) ?? 0)) / inStrand(strand).length;
+}
+
 /** Pegs as the age alone would set them. @param ageMonths full months lived */
 export function levelsByAge(ageMonths: number): PlacementEstimate['levels'] {
   return Object.fromEntries(
@@ -93,7 +113,7 @@ function strandsOf(look: Look): LookStrand[] {
 
 function triesByStrand(look: Look): PlaceTry[][] {
   const byStrand = STRANDS.map((): PlaceTry[] => []);
-  for (const { skillId, outcome, guess } of look.tries) {
+  for (const { skillId, outcome, guess } of [...look.tries, ...look.seen]) {
     const index = INDEX.get(skillId);
     const strand = STRANDS.indexOf(skillOf(skillId).strand);
     if (index !== undefined) byStrand[strand]?.push({ index, outcome, guess });
@@ -101,9 +121,35 @@ function triesByStrand(look: Look): PlaceTry[][] {
   return byStrand;
 }
 
+const placesByLook = new WeakMap<Look, Places>();
+
 /** Belief about the place in each strand, in the order of the strands. */
 export function placesOf(look: Look): Places {
-  return places(strandsOf(look), triesByStrand(look), look.byAge);
+  const known = placesByLook.get(look);
+  if (known) return known;
+  const made = places(strandsOf(look), triesByStrand(look), look.byAge);
+  placesByLook.set(look, made);
+  return made;
+}
+
+/** The belief that a child who was placed has a skill: that the place lies beyond it. */
+export function believedKnown(look: Look, skill: Skill): number {
+  const belief = placesOf(look)[STRANDS.indexOf(skill.strand)] ?? [];
+  return atLeast(belief, (INDEX.get(skill.id) ?? 0) + 1);
+}
+
+/** A look with tries of an ordinary session: in the first weeks the first two of each skill count. */
+export function seenOn(look: Look, day: Day, tries: readonly LookTry[]): Look {
+  if (daysBetween(look.since, day) > PLACED_FOR_DAYS) return look;
+  const times = new Map<string, number>();
+  for (const { skillId } of look.seen) times.set(skillId, (times.get(skillId) ?? 0) + 1);
+  const fresh = tries.filter(({ skillId, outcome }) => {
+    const before = times.get(skillId) ?? 0;
+    if (outcome === 'not-now' || before >= MOST_A_SKILL) return false;
+    times.set(skillId, before + 1);
+    return true;
+  });
+  return fresh.length === 0 ? look : { ...look, seen: [...look.seen, ...fresh] };
 }
 
 /** What a first look has found so far. */
@@ -138,7 +184,7 @@ export function lookResult(look: Look, known: ReadonlySet<string>): LookResult {
     if ((seen[s] ?? 0) < STRAND_TRIES) continue;
     const belief = beliefs[s] ?? [];
     const index = INDEX.get(skill.id) ?? 0;
-    const tries = look.tries.filter((one) => one.skillId === skill.id);
+    const tries = [...look.tries, ...look.seen].filter((one) => one.skillId === skill.id);
     const own = tries.filter((one) => one.outcome === 'own').length;
     const missed = tries.filter(
       ({ outcome }) => outcome === 'not-yet' || outcome === 'help',
@@ -172,10 +218,15 @@ function itemFor(skill: Skill, asked: number): string {
 /**
  * What to ask next: over all strands the skill that tells most among those the child is likely
  * enough to manage; at most two tries a skill and never the same one twice running. Null when the
- * look is done, or when the session is.
+ * look is done, or when the session is. What is often first seen more than two years later is not asked.
  * @param session tries of this session so far
+ * @param ageMonths full months lived
  */
-export function nextLook(look: Look, session: readonly LookTry[]): LookPrompt | null {
+export function nextLook(
+  look: Look,
+  session: readonly LookTry[],
+  ageMonths: number,
+): LookPrompt | null {
   const left = Math.min(LOOK_SESSION - session.length, LOOK_TRIES - look.tries.length);
   if (left <= 0) return null;
   const last = session[session.length - 1];
@@ -188,6 +239,7 @@ export function nextLook(look: Look, session: readonly LookTry[]): LookPrompt | 
     inStrand(strand).flatMap((skill, index) => {
       const times = asked.get(skill.id) ?? 0;
       if (times >= MOST_A_SKILL || skill.id === last?.skillId) return [];
+      if (firstSeenAround(skill) > ageMonths + AHEAD_MONTHS) return [];
       const seen = outlook(beliefs[s] ?? [], index, GUESS_CHANCE[skill.answers]);
       return [{ skill, times, ...seen }];
     }),

@@ -1,6 +1,7 @@
 export * from './ability.js';
 export * from './conclude.js';
 export { type EvidenceState, type OverrideState, holds } from './day.js';
+export { chanceKnown } from './expectation.js';
 export * from './first-look.js';
 export * from './replay.js';
 export * from './ready-skills.js';
@@ -24,7 +25,7 @@ export * from './slips.js';
 export * from './status.js';
 export * from './status-words.js';
 export type { SkillState } from './state.js';
-export { type Assumption, prerequisitesOf } from './assumption.js';
+export { type Assumption, CHECK_TRIES, prerequisitesOf } from './assumption.js';
 export * from './tries.js';
 export * from './what-changed.js';
 export { type Evidence, afterDay, afterGap, counts } from './update.js';

@@ -50,11 +50,28 @@ function likelihood(one: PlaceTry, place: number): number {
   }
 }
 
-/** Prior of the place in one strand, given a shift: flat beyond the end at which a level lies. */
-function prior(strand: LookStrand, shift: number, sd: number): number[] {
-  const { level: level, guesses } = strand;
+/** How far past the ends of a strand an age is spread, in skills. */
+const PAST_THE_ENDS = 12;
+
+/**
+ * Prior of the place in one strand, given a shift. Pegs: flat beyond the end at which a level lies. An
+ * age alone: what lies before the first skill or after the last counts for none or all of them.
+ */
+function prior(strand: LookStrand, shift: number, sd: number, byAge: boolean): number[] {
+  const { level, guesses } = strand;
   const n = guesses.length;
   const middle = level + shift;
+  if (byAge) {
+    const weights = new Array<number>(n + 1).fill(0);
+    let total = 0;
+    for (let k = -PAST_THE_ENDS; k <= n + PAST_THE_ENDS; k++) {
+      const weight = Math.exp(-0.5 * ((k - middle) / sd) ** 2);
+      const at = Math.min(n, Math.max(0, k));
+      weights[at] = (weights[at] ?? 0) + weight;
+      total += weight;
+    }
+    return weights.map((one) => one / total);
+  }
   const weights = Array.from({ length: n + 1 }, (_, k) => {
     const beyond = (level === 0 && k < middle) || (level === n && k > middle);
     return beyond ? 1 : Math.exp(-0.5 * ((k - middle) / sd) ** 2);
@@ -84,7 +101,7 @@ export function places(
     const shift = (step * SHIFT_SD * wide) / SHIFT_SPREAD;
     let weight = Math.exp(-0.5 * (step / SHIFT_SPREAD) ** 2);
     const beliefs = strands.map((strand, s) => {
-      const joint = prior(strand, shift, PEG_SD * wide).map(
+      const joint = prior(strand, shift, PEG_SD * wide, byAge).map(
         (one, k) => one * (likelihoods[s]?.[k] ?? 1),
       );
       const total = joint.reduce((sum, one) => sum + one, 0);

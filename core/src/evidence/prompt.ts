@@ -1,9 +1,10 @@
 import { hashText } from '../numbers/index.js';
-import { GUESS_CHANCE, skillOf } from '../skills/index.js';
+import { GUESS_CHANCE, type SkillItem, openedBy, skillOf } from '../skills/index.js';
 import type { Day, Outcome } from '../vocabulary/index.js';
 import { CEILING, type Distribution } from './ability.js';
 import { chanceOfItem } from './conclude.js';
 import type { EvidenceState } from './day.js';
+import { withExpectation } from './expectation.js';
 import { beliefOn } from './replay.js';
 import { isKnown, statusOf } from './status.js';
 
@@ -28,6 +29,18 @@ const AIM = 0.78;
 function information(chance: number, guess: number): number {
   const share = Math.min(1, Math.max(0, (chance - guess) / (CEILING - guess)));
   return ((CEILING - guess) * share * (1 - share)) ** 2 / (chance * (1 - chance));
+}
+
+/** Chances that the next try on items would be on their own, as believed on a day. */
+export function chancesOn(state: EvidenceState, today: Day): (item: SkillItem) => number {
+  const beliefs = new Map<string, Distribution>();
+  return ({ skillId, itemId }) => {
+    const skill = skillOf(skillId);
+    const belief =
+      beliefs.get(skillId) ?? withExpectation(skill, state, beliefOn(state.skills[skillId], today));
+    beliefs.set(skillId, belief);
+    return chanceOfItem(skill, itemId, belief);
+  };
 }
 
 /** The lowest chance on their own that the next prompt should have, 0.6 to 0.9. */
@@ -65,16 +78,17 @@ export function nextPrompt(
   let open = others.filter((one) => (used.get(one.key) ?? 0) === least);
   const wanted = wantedChance(asked, last);
   if (wanted === FRIENDLY) {
-    const known = open.filter((one) => isKnown(statusOf(skillOf(one.skillId), state)));
-    if (known.length > 0) open = known;
+    const has = (id: string): boolean => isKnown(statusOf(skillOf(id), state));
+    const known = open.filter((one) => has(one.skillId));
+    // The furthest of what is known: what lies far below it would be no question.
+    const last = known.filter((one) => !openedBy(one.skillId).some(({ id }) => has(id)));
+    if (known.length > 0) open = last.length > 0 ? last : known;
   }
-  const beliefs = new Map<string, Distribution>();
+  const chanceOf = chancesOn(state, today);
   const weighed = open.map((candidate) => {
     const skill = skillOf(candidate.skillId);
     const known = state.skills[candidate.skillId];
-    const belief = beliefs.get(skill.id) ?? beliefOn(known, today);
-    beliefs.set(skill.id, belief);
-    const chance = chanceOfItem(skill, candidate.itemId, belief);
+    const chance = chanceOf(candidate);
     const fresh = (known?.ledger.items[candidate.itemId]?.own ?? 0) === 0;
     return { candidate, chance, fresh, tells: information(chance, GUESS_CHANCE[skill.answers]) };
   });

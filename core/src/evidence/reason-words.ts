@@ -18,7 +18,7 @@ import { type SkillStatus, computedStatus } from './status.js';
 import { STATUS_WORDS } from './status-words.js';
 import type { SkillState } from './state.js';
 import { CHECK_TRIES, type Assumption } from './assumption.js';
-import { FIRST_LOOK } from './tries.js';
+import { FIRST_LOOK, FIRST_SESSIONS } from './tries.js';
 
 export { habitOf, slipWords } from './slip-words.js';
 
@@ -102,7 +102,9 @@ function againstSecure(skill: Skill, state: SkillState, policy: Policy): string 
 const fromWords = (taken: Assumption): string =>
   taken.from === FIRST_LOOK
     ? `the first look on ${dayInWords(taken.since)}`
-    : `“${skillOf(taken.from).title}”, known since ${dayInWords(taken.since)}`;
+    : taken.from === FIRST_SESSIONS
+      ? `the first sessions, up to ${dayInWords(taken.since)}`
+      : `“${skillOf(taken.from).title}”, known since ${dayInWords(taken.since)}`;
 
 /** What was seen of it, where anything was. */
 function seenSoFar(skill: Skill, ledger: Ledger, materialName: MaterialName): string {

@@ -1,4 +1,4 @@
-import { GUESS_CHANCE, findSkill } from '../skills/index.js';
+import { GUESS_CHANCE, findSkill, skillOf } from '../skills/index.js';
 import {
   type Day,
   type Observation,
@@ -12,11 +12,11 @@ import { type Distribution, priorAbility } from './ability.js';
 import { type EvidenceState, EMPTY_EVIDENCE, type Entry, replayDay } from './day.js';
 import type { LookTry } from './first-look.js';
 import type { SkillState } from './state.js';
-import { FIRST_LOOK, guessOf, triesOf } from './tries.js';
+import { FIRST_LOOK, type Try, guessOf, triesOf } from './tries.js';
 import { afterGap } from './update.js';
 
 /** Goes up with every change of the rules; a snapshot of another version is rebuilt. */
-export const RULES_VERSION = 5;
+export const RULES_VERSION = 6;
 
 /** Everything concluded about one child; plain data that survives JSON. */
 export interface ChildState extends EvidenceState {
@@ -58,12 +58,22 @@ const compareText = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 
 const compareEntries = (a: Entry, b: Entry): number =>
   compareText(a.at, b.at) || compareText(a.id, b.id);
 
-/** One try of a first look, whatever else its record says. */
-function lookTryOf(observation: Observation): LookTry | null {
+/**
+ * What a record says of the places of a child: one try of what a first look asked; of an ordinary
+ * session one for each skill, on their own where all of it was.
+ */
+function lookTriesOf(observation: Observation, tries: readonly Try[]): LookTry[] {
   const skill = findSkill(observation.skillId);
-  if (observation.activityId !== FIRST_LOOK || !skill) return null;
-  const guess = guessOf(observation, skill) ?? GUESS_CHANCE[skill.answers];
-  return { skillId: skill.id, outcome: observation.outcome, guess };
+  if (observation.activityId === FIRST_LOOK && skill) {
+    const guess = guessOf(observation, skill) ?? GUESS_CHANCE[skill.answers];
+    return [{ skillId: skill.id, outcome: observation.outcome, guess }];
+  }
+  return [...new Set(tries.map(({ skillId }) => skillId))].map((skillId) => {
+    const own = tries.filter((one) => one.skillId === skillId);
+    const missed = own.find(({ outcome }) => outcome !== 'own');
+    const guess = own[0]?.guess ?? GUESS_CHANCE[skillOf(skillId).answers];
+    return { skillId, outcome: missed?.outcome ?? 'own', guess };
+  });
 }
 
 /** What a fact brings to its day; null for a voiding, and for what concerns no known skill. */
@@ -72,8 +82,8 @@ function entryOf(fact: Fact): (Entry & { readonly day: Day }) | null {
     case 'observation': {
       const { id, at, day } = fact.observation;
       const tries = triesOf(fact.observation);
-      const look = lookTryOf(fact.observation);
-      return tries.length > 0 ? { kind: 'tries', id, at, day, tries, look } : null;
+      const looks = lookTriesOf(fact.observation, tries);
+      return tries.length > 0 ? { kind: 'tries', id, at, day, tries, looks } : null;
     }
     case 'override': {
       const { id, at, day, skillId, says } = fact.override;

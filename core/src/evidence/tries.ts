@@ -7,6 +7,8 @@ import type { Evidence } from './update.js';
 
 /** Tries of this activity belong to the first look at a new child. */
 export const FIRST_LOOK = 'first-look';
+/** What an assumption is from, where the first ordinary sessions of a child who was placed tell it. */
+export const FIRST_SESSIONS = 'first-sessions';
 
 /** One try as it counts for one skill; a record may hold several. */
 export interface Try extends Evidence {

@@ -84,8 +84,8 @@ export const GOES: Readonly<Record<Candidate['why'], Steps>> = {
     [0.7, 0.25],
   ],
   check: [
-    [0.8, 1],
-    [0.7, 0.25],
+    [1, 1],
+    [1, 0.25],
   ],
   'step-back': [
     [0.8, 1],

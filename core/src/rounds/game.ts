@@ -1,5 +1,15 @@
 import type { Fill, Lying } from '../handling/index.js';
-import { type ChildState, isKnown, nextPrompt, statusOf, wantedChance } from '../evidence/index.js';
+import {
+  CHECK_TRIES,
+  type ChildState,
+  chanceKnown,
+  chancesOn,
+  isKnown,
+  markOf,
+  nextPrompt,
+  statusOf,
+  wantedChance,
+} from '../evidence/index.js';
 import { hashText } from '../numbers/index.js';
 import { type SkillItem, findItem, matchSkills, saidAloud, skillOf } from '../skills/index.js';
 import type {
@@ -207,14 +217,35 @@ export const skillsOf = (activity: Activity): ReadonlySet<string> => {
 };
 const skillSets = new WeakMap<Activity, ReadonlySet<string>>();
 
-/** Skills that were asked so far. */
-const askedSkills = (game: Pick<Game, 'past'>): ReadonlySet<string> =>
-  new Set(game.past.flatMap((one) => one.counts.map(({ skillId }) => skillId)));
-
-/** Questions after which a wanted skill has been asked. */
-const WANTED_WITHIN = 3;
+/** Questions within which what is wanted comes; a check takes two of them, or three. */
+const WANTED_WITHIN = 4;
 /** A chance from which a question counts as friendly. */
 const FRIENDLY = 0.85;
+/** The chance from which something is asked that nothing wants. */
+const WITHIN_REACH = 0.56;
+/** With fewer tries, and no place to go by, nothing tells what a child can do. */
+const FEW_TRIES = 3;
+/** So many must be left where some are passed over. */
+const ENOUGH = 3;
+
+/** True for what a child can be expected to manage, as far as anything tells. */
+export function withinReach({
+  state,
+  today,
+}: Pick<Game, 'state' | 'today'>): (item: SkillItem) => boolean {
+  const chanceOf = chancesOn(state, today);
+  return (item) => {
+    const scored = state.skills[item.skillId]?.ledger.scored ?? 0;
+    const nothingTells = scored < FEW_TRIES && chanceKnown(skillOf(item.skillId), state) === null;
+    return nothingTells || chanceOf(item) >= WITHIN_REACH;
+  };
+}
+
+/** True for what is still to be found out of a skill: not known, assumed only, or to be seen again. */
+const isUnsettled = (skillId: string, state: ChildState, today: Day): boolean =>
+  !isKnown(statusOf(skillOf(skillId), state)) ||
+  state.assumed[skillId]?.state === 'checking' ||
+  markOf(skillOf(skillId), state, today) !== null;
 
 /**
  * The cell to ask next: among those of the activity's skills the one that tells most, mostly met;
@@ -238,8 +269,10 @@ export function choose<C extends Cell>(game: Game, all: readonly C[]): C | null 
   const friendly = wantedChance(asked, game.closing) === FRIENDLY;
   const known = cells.filter((one) => isKnown(statusOf(skillOf(one.skillId), state)));
   if (!(friendly && known.length > 0)) {
+    cells = orAll(cells, ({ skillId }) => isUnsettled(skillId, state, game.today));
     const low = lowOf(top);
-    cells = orAll(cells, (one) => (findItem(one.skillId, one.itemId)?.number ?? 0) >= low);
+    cells = ifSome(cells, withinReach(game));
+    cells = ifSome(cells, (one) => (findItem(one.skillId, one.itemId)?.number ?? 0) >= low);
   }
   return nextOf(game, cells);
 }
@@ -263,17 +296,27 @@ const isAbout = ({ skillId, itemId, numbers }: Cell, n: number | null): boolean 
 function wantedCells<C extends Cell>(game: Game, cells: readonly C[]): readonly C[] | null {
   const { past, wants } = game;
   if (past.length === 0 || past.length > WANTED_WITHIN) return null;
-  const done = askedSkills(game);
-  const open = wants.find((id) => !done.has(id) && cells.some((one) => one.skillId === id));
-  return open === undefined ? null : cells.filter((one) => one.skillId === open);
+  const open = wants.find((id) => isPending(game, id) && cells.some((one) => one.skillId === id));
+  // A check that has one thing only to ask is not made by asking it again at once.
+  const others = cells.filter(({ skillId, key }) => skillId === open && key !== past.at(-1)?.key);
+  return others.length === 0 ? null : others;
 }
 
 /** What put the child on the card and was not asked yet, while it is early; null for none. */
-export function pendingWant(game: Pick<Game, 'past' | 'wants'>): string | null {
+export function pendingWant(game: Pick<Game, 'past' | 'wants' | 'state'>): string | null {
   const { past, wants } = game;
   if (past.length === 0 || past.length > WANTED_WITHIN) return null;
-  const done = askedSkills(game);
-  return wants.find((id) => !done.has(id)) ?? null;
+  return wants.find((id) => isPending(game, id)) ?? null;
+}
+
+/** True for what was not asked yet; for a skill that is to be checked, until the check is over. */
+function isPending({ past, state }: Pick<Game, 'past' | 'state'>, skillId: string): boolean {
+  const own = past.filter(({ counts }) => counts.some((one) => one.skillId === skillId));
+  const taken = state.assumed[skillId];
+  if (taken?.state !== 'checking') return own.length === 0;
+  if (own.length > 1 && own.at(-1)?.key === own.at(-2)?.key) return false;
+  const alone = own.filter(({ outcome }) => outcome === 'own').length;
+  return taken.own + alone < CHECK_TRIES && taken.missed + own.length - alone < CHECK_TRIES;
 }
 
 /** The number that came before: that was named, rolled, landed in, formed. */
@@ -299,6 +342,12 @@ function forcedCell<C extends Cell>(all: readonly C[], item: SkillItem, at: numb
   const exact = ofSkill.filter(({ itemId }) => itemId === item.itemId);
   const found = exact.length > 0 ? exact : ofSkill;
   return found[at % Math.max(1, found.length)] ?? null;
+}
+
+/** Those that pass, or all where too few do for nothing to come again and again. */
+function ifSome<T>(list: readonly T[], passes: (one: T) => boolean): T[] {
+  const found = list.filter(passes);
+  return found.length >= ENOUGH ? found : [...list];
 }
 
 /** Those that pass, or all where none does. */

@@ -7,4 +7,5 @@ export { nearRows } from './pattern.js';
 export { type Tried, bringUp, playOut, roundSeen, triedAs } from './play.js';
 export { questionForItem } from './item.js';
 export { warmUp, warmUps } from './warm-ups.js';
+export { wantsFor } from './wants.js';
 export * from './slip.js';

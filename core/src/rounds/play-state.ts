@@ -10,6 +10,7 @@ import {
   skillsOf,
   speaks,
   wayOf,
+  withinReach,
 } from './game.js';
 import { MODULES, creditsOf, roundsOf } from './kinds.js';
 import { canBeWorthTen, inTens } from './worth-ten.js';
@@ -157,6 +158,17 @@ export function finished(game: Game, draft: Draft): Question {
 const isThirdTime = ({ key, cameUp }: Draft, past: PlayState['past']): boolean =>
   !cameUp && past.length > 1 && past.slice(-2).every((one) => one.key === key);
 
+/** True for what the core would go on with, though the child can hardly have it and nothing wants it. */
+function isTooHard(
+  { counts = [], cameUp, right }: Draft,
+  { state, today, wants, chosen }: PlayState,
+): boolean {
+  // Words in order are said as far as they go.
+  if (cameUp || right?.kind === 'reach' || chosen !== null) return false;
+  if (counts.some(({ skillId }) => wants.includes(skillId))) return false;
+  return !counts.every(withinReach({ state, today }));
+}
+
 /**
  * What to ask now: the round that is on, or the next of the chain when it is over; after the last
  * one the chain begins anew. Null where nothing can be asked in this range.
@@ -179,17 +191,25 @@ function nextIn(session: PlayState): Question | null {
     if (other >= 0) part = other;
   }
   if (chosen !== null && last && last.part !== chosen) lap += 1;
+  // What was passed over as too hard stands in where nothing else can be asked.
+  let spare: Question | null = null;
   for (let tried = 0; tried <= parts.length; tried++) {
     const round = parts[part];
     if (round) {
       const game: Game = { ...session, round, part, lap };
       const played = MODULES[round.kind].next(game);
       const draft = played && session.worthTen ? inTens(game, played) : played;
-      const again = draft !== null && tried < parts.length && isThirdTime(draft, past);
-      if (draft && !again) return finished(draft.cameUp ? game : { ...game, came: [] }, draft);
+      const isOnly = tried === parts.length && spare === null;
+      const again = draft !== null && !isOnly && isThirdTime(draft, past);
+      if (draft && !again) {
+        const question = finished(draft.cameUp ? game : { ...game, came: [] }, draft);
+        const begins = last !== undefined && (last.part !== part || last.lap !== lap);
+        if (!begins || !isTooHard(draft, session)) return question;
+        spare ??= question;
+      }
     }
     if (part + 1 >= parts.length) lap += 1;
     part = (part + 1) % parts.length;
   }
-  return null;
+  return spare;
 }

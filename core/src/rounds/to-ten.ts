@@ -39,6 +39,7 @@ export const toTen: RoundModule = {
     if (
       here.length % 3 === 2 &&
       last?.record.kind === 'bond' &&
+      !last.lay.includes(0) &&
       skillsOf(game.activity).has('sentence-gap')
     ) {
       const [a = 5] = last.record.inView;

@@ -25,6 +25,14 @@ describe('questions to warm up', () => {
     const [item] = warmUps(knowing(['plus1-5']), TODAY, ['speaks']);
     const question = warmUp(item!, ['speaks'])!;
     expect([question.warmUp, question.step]).toEqual([true, null]);
-    expect(question.counts).toEqual([{ skillId: 'plus1-5', itemId: item!.itemId }]);
+    expect(question.counts).toEqual([{ ...item! }]);
+  });
+
+  it('begin with what is assumed and to be checked', () => {
+    const items = warmUps(knowing(['plus1-5', 'say-back-5']), TODAY, ['speaks']);
+    const ids = items.map(({ skillId }) => skillId);
+    expect(ids.sort()).toEqual(['plus1-5', 'say-back-5', 'say-next-5']);
+    const [only] = warmUps(knowing(['plus1-5', 'say-back-5']), TODAY, ['speaks'], 1);
+    expect(only!.skillId).toBe('say-next-5');
   });
 });

@@ -1,4 +1,4 @@
-import { type ChildState, nextPrompt, statusOf } from '../evidence/index.js';
+import { type ChildState, nextPrompt, readySkills, statusOf } from '../evidence/index.js';
 import { SKILLS, type Skill, type SkillItem, findSkill, saidAloud } from '../skills/index.js';
 import type { AnswerMode, Day } from '../vocabulary/index.js';
 import { questionForItem } from './item.js';
@@ -9,8 +9,8 @@ const needsNothing = (skill: Skill): boolean =>
 const MOST = 3;
 
 /**
- * Up to three questions to begin with, of what the child is sure of: those not asked for longest
- * first, of each family one. They are kept as reviews.
+ * Up to three questions to begin with, of what the child is sure of: first what is to be checked, then
+ * those not asked for longest, of each family one. They are kept as reviews.
  * @param modes how the child can answer
  */
 export function warmUps(
@@ -19,8 +19,16 @@ export function warmUps(
   modes: readonly AnswerMode[],
   most = MOST,
 ): SkillItem[] {
-  const lastSeen = (id: string): string => state.skills[id]?.day ?? '';
-  const sure = SKILLS.filter((skill) => needsNothing(skill) && statusOf(skill, state) === 'secure')
+  const toCheck = new Set(
+    readySkills(state, today, modes.includes('speaks')).flatMap(({ skillId, why }) =>
+      why === 'check' || why === 'due' ? [skillId] : [],
+    ),
+  );
+  const lastSeen = (id: string): string => (toCheck.has(id) ? '' : (state.skills[id]?.day ?? '0'));
+  const sure = SKILLS.filter(
+    (skill) =>
+      needsNothing(skill) && (toCheck.has(skill.id) || statusOf(skill, state) === 'secure'),
+  )
     .sort((a, b) => lastSeen(a.id).localeCompare(lastSeen(b.id)))
     .filter((one, i, all) => all.findIndex(({ family }) => family === one.family) === i);
   return sure

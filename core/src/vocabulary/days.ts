@@ -38,11 +38,16 @@ export function daysBetween(from: Day, to: Day): number {
   return dayNumber(to) - dayNumber(from);
 }
 
-/** Full years and months lived on `day`; zero before birth. */
-export function ageOn(birthDate: Day, day: Day): { years: number; months: number } {
+/** Full months lived on `day`; zero before birth. */
+export function monthsOn(birthDate: Day, day: Day): number {
   const [by, bm, bd] = birthDate.split('-').map(Number) as [number, number, number];
   const [y, m, d] = day.split('-').map(Number) as [number, number, number];
-  const months = Math.max(0, (y - by) * 12 + (m - bm) - (d < bd ? 1 : 0));
+  return Math.max(0, (y - by) * 12 + (m - bm) - (d < bd ? 1 : 0));
+}
+
+/** Full years and months lived on `day`; zero before birth. */
+export function ageOn(birthDate: Day, day: Day): { years: number; months: number } {
+  const months = monthsOn(birthDate, day);
   return { years: Math.floor(months / 12), months: months % 12 };
 }
 

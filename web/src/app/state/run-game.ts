@@ -1,7 +1,6 @@
 import { topsOf } from '@gumo/core/activities';
-import { creditsOf, playedOf, questionFor, playStateOf, warmUp } from '@gumo/core/rounds';
-import { skillOf } from '@gumo/core/skills';
-import type { Activity, Observation, Session } from '@gumo/core/vocabulary';
+import { playedOf, questionFor, playStateOf, wantsFor, warmUp } from '@gumo/core/rounds';
+import type { Observation, Session } from '@gumo/core/vocabulary';
 import { createSelector } from '@ngrx/store';
 import { householdFeature } from './household';
 import { runFeature } from './run';
@@ -13,25 +12,6 @@ const LAST_MINUTES = 1.5;
 function isClosing(session: Session, status: readonly Observation[], minutes: number): boolean {
   const last = Date.parse(status.at(-1)?.at ?? '');
   return last - Date.parse(session.startedAt) >= (minutes - LAST_MINUTES) * 60_000;
-}
-
-/** Most skills that a child is on a card for. */
-const MOST_WANTED = 2;
-
-/**
- * What put a child on the card: what it was planned for, then what is most worth its time, of what this
- * activity can ask for.
- */
-function wantsFor(
-  activity: Activity,
-  top: number,
-  planned: string | undefined,
-  frontier: readonly string[],
-): string[] {
-  const credited = creditsOf(activity);
-  const first = planned !== undefined && credited.has(planned) ? [planned] : [];
-  const open = frontier.filter((id) => credited.has(id) && skillOf(id).to <= Math.max(5, top));
-  return [...new Set([...first, ...open])].slice(0, MOST_WANTED);
 }
 
 /** Ranges of what the child whose turn it is plays. */

@@ -30,7 +30,7 @@ import {
   type Observation,
   type Outcome,
   type PlacementEstimate,
-  ageOn,
+  monthsOn,
 } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
 import { v7 as uuid } from 'uuid';
@@ -102,7 +102,7 @@ export class FirstLook {
   protected readonly prompt = computed(() => {
     const [look, child] = [this.look(), this.child()];
     if (this.phase() !== 'ask' || !look || !child) return null;
-    const next = nextLook(look, this.tries());
+    const next = nextLook(look, this.tries(), monthsOn(child.birthDate, this.clock.today()));
     return next ? questionForItem(next.skillId, next.itemId, child.answerModes) : null;
   });
   protected readonly strandOfPrompt = computed(() => {
@@ -152,8 +152,7 @@ export class FirstLook {
   protected setByAge(): void {
     const child = this.child();
     if (!child) return;
-    const { years, months } = ageOn(child.birthDate, this.clock.today());
-    this.pegs.set(levelsByAge(years * 12 + months));
+    this.pegs.set(levelsByAge(monthsOn(child.birthDate, this.clock.today())));
     this.byAge.set(true);
   }
 
