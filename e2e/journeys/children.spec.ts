@@ -26,7 +26,7 @@ test.describe('an empty household', () => {
 
     await expect(page.getByRole('heading', { name: 'Wren' })).toBeVisible();
     await expect(page.getByText('3 years 9 months · likes snails and kites')).toBeVisible();
-    await expect(page.getByRole('heading', { name: 'A first look' })).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'What now?' })).toBeVisible();
     await expect(page.getByText('still mouths things: no small parts')).toBeVisible();
 
     await page.keyboard.press('t');

@@ -19,7 +19,7 @@ test('a new child is first looked at in two parts, and the day suggests what fit
   await page.getByRole('textbox', { name: 'Name' }).fill('Wren');
   await page.getByLabel('Birth date').fill('2021-12-01');
   await page.getByRole('button', { name: 'Add the child' }).click();
-  await page.getByRole('link', { name: 'First look' }).click();
+  await page.getByRole('link', { name: 'First look', exact: true }).click();
 
   // The age sets the pegs; one is moved by hand.
   const say = page.getByRole('slider', { name: 'Rote counting' });
@@ -40,7 +40,7 @@ test('a new child is first looked at in two parts, and the day suggests what fit
   // Another day: it goes on where it stood.
   await page.clock.setSystemTime('2026-03-11T09:20:00');
   await page.reload();
-  await page.getByRole('link', { name: 'First look' }).click();
+  await page.getByRole('link', { name: 'First look', exact: true }).click();
   await expect(page.getByText('Begun, with 5 tries so far')).toBeVisible();
   await page.getByRole('button', { name: 'Continue' }).click();
   await tries(page, 15, 12);

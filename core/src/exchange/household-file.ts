@@ -26,13 +26,14 @@ import {
 
 /** Name and version of Gumo's own open format for a whole household. */
 export const FORMAT = 'gumo-household';
-export const FORMAT_VERSION = 5;
+export const FORMAT_VERSION = 6;
 /**
  * Earlier ones that still come in: 1 had no allergens of materials and no rest that was ended; in 2
  * a try told neither its round nor what it is evidence for; in 3 a plan named neither invitations nor the
- * skill for which a child is in focus; up to 4 many things had other names, which are read by `renamedFile`.
+ * skill for which a child is in focus; up to 4 many things had other names, which are read by `renamedFile`;
+ * up to 5 the household did not tell how far its first hour is.
  */
-const VERSIONS = [1, 2, 3, 4, FORMAT_VERSION] as const;
+const VERSIONS = [1, 2, 3, 4, 5, FORMAT_VERSION] as const;
 
 /** A whole household in one file. */
 export const HouseholdFile = v.object({

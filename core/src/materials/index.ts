@@ -3,6 +3,7 @@ export * from './care.js';
 export * from './caution-words.js';
 export * from './fits.js';
 export * from './holds.js';
+export * from './household-things.js';
 export * from './needs.js';
 export * from './small-parts.js';
 export * from './interests.js';

@@ -63,7 +63,8 @@ export const weekdayNumber = (day: Day): number => ((dayNumber(day) + 3) % 7) + 
 /** The Monday of the week in which a day lies. */
 export const mondayOf = (day: Day): Day => addDays(day, 1 - weekdayNumber(day));
 
-const MONTHS =
+/** January to December. */
+export const MONTH_NAMES: readonly string[] =
   'January February March April May June July August September October November December'.split(
     ' ',
   );
@@ -71,5 +72,5 @@ const MONTHS =
 /** "3 March". */
 export function dayInWords(day: Day): string {
   const [, month = 1, date = 1] = day.split('-').map(Number);
-  return `${date} ${MONTHS[month - 1]}`;
+  return `${date} ${MONTH_NAMES[month - 1]}`;
 }

@@ -52,6 +52,9 @@ const Weekday = v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(7));
 /** What is said while one digit is written. */
 export const DigitWords = text(80);
 
+/** Steps of setting up a house, in their order. */
+export const FIRST_HOUR = ['children', 'day', 'materials', 'beginning', 'week'] as const;
+
 export const Household = v.object({
   id: Id,
   name: nonEmptyText(60),
@@ -84,11 +87,16 @@ export const Household = v.object({
   againstClock: flag,
   nameNearest: flag,
   moments: boundedArray(Moment, 20),
+  /** Steps of the first hour that are done; absent where nobody began it. */
+  firstHour: v.optional(
+    v.object({ done: boundedArray(oneOf(FIRST_HOUR), FIRST_HOUR.length), dismissed: flag }),
+  ),
   version: Version,
 });
 
 export type Band = (typeof BANDS)[number];
 export type Closure = v.InferOutput<typeof Closure>;
+export type FirstHourStep = (typeof FIRST_HOUR)[number];
 export type Moment = v.InferOutput<typeof Moment>;
 export type Household = v.InferOutput<typeof Household>;
 

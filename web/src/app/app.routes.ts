@@ -85,6 +85,11 @@ const forOwners: Routes = [
     loadComponent: () => import('./places/materials/materials').then((m) => m.Materials),
   },
   {
+    path: 'start',
+    title: 'First hour · Gumo',
+    loadComponent: () => import('./places/start/start').then((m) => m.Start),
+  },
+  {
     path: 'children',
     title: 'Children · Gumo',
     loadComponent: () => import('./places/children/overview').then((m) => m.Overview),

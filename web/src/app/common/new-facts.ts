@@ -1,5 +1,12 @@
 import { Injectable, inject } from '@angular/core';
-import type { Observation, Voiding } from '@gumo/core/vocabulary';
+import { levelsByAge } from '@gumo/core/evidence';
+import {
+  type Child,
+  type Observation,
+  type PlacementEstimate,
+  type Voiding,
+  monthsOn,
+} from '@gumo/core/vocabulary';
 import { v7 as uuid } from 'uuid';
 import { Clock } from './clock';
 
@@ -28,6 +35,13 @@ export class NewFacts {
       note: '',
       ...given,
     };
+  }
+
+  /** Where the age alone would place a child: where to begin, and nothing that was seen. */
+  placedByAge({ id: childId, birthDate }: Pick<Child, 'id' | 'birthDate'>): PlacementEstimate {
+    const day = this.clock.today();
+    const levels = levelsByAge(monthsOn(birthDate, day));
+    return { id: uuid(), childId, at: this.clock.instant(), day, levels, byAge: true, notedBy: '' };
   }
 
   /** Takes a fact back: that is a further one. */

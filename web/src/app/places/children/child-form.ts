@@ -42,7 +42,7 @@ import { POLICY_WORDS, splitList } from '../../common/words';
 import { Conflicts, type FieldWords } from '../../conflict/conflicts';
 import { ChildrenActions, childrenFeature } from '../../state/children';
 import { ForgetChild } from './forget-child';
-import { Writes } from '../../state/writes';
+import { NewChildren } from '../../state/new-children';
 
 const MODE_WORDS: Record<AnswerMode, string> = {
   speaks: 'speaks',
@@ -102,7 +102,7 @@ export class ChildForm {
 
   private readonly store = inject(Store);
   private readonly router = inject(Router);
-  private readonly writes = inject(Writes);
+  private readonly newChildren = inject(NewChildren);
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
   private readonly builder = inject(FormBuilder).nonNullable;
   protected readonly today = inject(Clock).today;
@@ -155,8 +155,8 @@ export class ChildForm {
     inject(Unsaved).watch(() => this.form.dirty && !this.isForgotten());
     effect(() => {
       const child = this.child();
-      const all = this.everyone();
-      untracked(() => (child ? this.fill(child) : this.offerFreeMark(all)));
+      this.everyone();
+      untracked(() => (child ? this.fill(child) : this.offerFreeMark()));
     });
   }
 
@@ -179,20 +179,9 @@ export class ChildForm {
   }
 
   /** A new child starts with a symbol that nobody has. */
-  private offerFreeMark(children: readonly Child[]): void {
+  private offerFreeMark(): void {
     if (this.form.dirty || this.id() !== undefined) return;
-    const free = <T>(all: readonly T[], taken: readonly T[]): T =>
-      all.find((one) => !taken.includes(one)) ?? (all[0] as T);
-    this.form.controls.symbol.setValue({
-      shape: free(
-        PEG_SHAPES,
-        children.map((child) => child.symbol.shape),
-      ),
-      color: free(
-        PEG_COLORS,
-        children.map((child) => child.symbol.color),
-      ),
-    });
+    this.form.controls.symbol.setValue(this.newChildren.freeSymbol());
   }
 
   protected setAllergies(allergies: readonly string[]): void {
@@ -237,7 +226,7 @@ export class ChildForm {
             what: child.name,
             words: CHILD_WORDS,
           })
-        : await this.writes.send('POST', '/children', child, Child);
+        : await this.newChildren.add(child);
       if (!kept) return;
       this.form.markAsPristine();
       this.store.dispatch(ChildrenActions.kept({ child: kept }));

@@ -44,6 +44,7 @@ import { OutcomeBar, outcomeOfKey } from '../../handling/outcome-bar';
 import { SceneView } from '../../handling/scene';
 import { Evidence } from '@gumo/core/contract';
 import { childrenFeature } from '../../state/children';
+import { FirstHour } from '../../state/first-hour';
 import { householdFeature } from '../../state/household';
 import { Outbox } from '../../state/outbox';
 import { Counted } from '../../common/plural';
@@ -77,6 +78,7 @@ export class FirstLook {
   private readonly facts = inject(NewFacts);
   private readonly outbox = inject(Outbox);
   private readonly announcer = inject(LiveAnnouncer);
+  protected readonly hour = inject(FirstHour);
   private readonly window = inject(DOCUMENT).defaultView;
   private readonly childById = this.store.selectSignal(childrenFeature.selectChildById);
   private readonly household = this.store.selectSignal(householdFeature.selectHousehold);

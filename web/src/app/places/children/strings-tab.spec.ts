@@ -131,7 +131,7 @@ describe('the progress of a child', () => {
 
   it('invites to a first look where nothing was noted, and shows no days to go back to', async () => {
     const { place } = await open({ now: { days: [] } });
-    expect(place.find<HTMLAnchorElement>('a', 'Start').getAttribute('href')).toBe(
+    expect(place.find<HTMLAnchorElement>('a', 'Start a first look').getAttribute('href')).toBe(
       `/children/${kofi.id}/first-look`,
     );
     expect(place.element.querySelector('mat-slider')).toBeNull();

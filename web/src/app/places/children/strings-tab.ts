@@ -10,7 +10,7 @@ import {
 } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { MatSliderModule } from '@angular/material/slider';
-import { Router } from '@angular/router';
+import { Router, RouterLink } from '@angular/router';
 import { allergenName } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
 import { Api } from '../../common/api';
@@ -19,6 +19,7 @@ import { dayWords } from '../../common/words';
 import { type NextStep, ProgressAnswer } from '@gumo/core/contract';
 import { childrenFeature } from '../../state/children';
 import { progressFeature } from '../../state/progress';
+import { FirstHour } from '../../state/first-hour';
 import { Starting } from '../../state/starting';
 import { BeadStrings } from './bead-strings';
 import { OpenedBead } from './opened-bead';
@@ -30,7 +31,7 @@ const SLIDER_PAUSE_MS = 120;
 @Component({
   selector: 'gumo-strings-tab',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [BeadStrings, MatButton, MatSliderModule, OpenedBead],
+  imports: [BeadStrings, MatButton, MatSliderModule, OpenedBead, RouterLink],
   templateUrl: './strings-tab.html',
   styleUrl: './strings-tab.scss',
 })
@@ -41,6 +42,7 @@ export class StringsTab {
 
   private readonly store = inject(Store);
   private readonly starting = inject(Starting);
+  protected readonly hour = inject(FirstHour);
   private readonly router = inject(Router);
   private readonly api = inject(Api);
   private readonly clock = inject(Clock);

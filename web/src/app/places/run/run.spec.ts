@@ -315,7 +315,7 @@ describe('at the tray', () => {
     await place.click('Warm up first: one question');
     await note(place, 'On their own');
     const [first] = noted();
-    expect(first!.counts!.map(({ skillId }) => skillId)).toContain('say-10');
+    expect(first!.counts!.map(({ skillId }) => skillId)).toContain('say-5');
     expect(first!.round).toBeUndefined();
     await note(place, 'On their own');
     expect(noted()[1]!.round).toEqual(jasmine.objectContaining({ kind: 'frame' }));

@@ -207,6 +207,9 @@ describe('today', () => {
 
   it('offers the first step to a house without children', async () => {
     const { place } = await open({ children: [] });
+    expect(place.find<HTMLAnchorElement>('a', 'Start the first hour').getAttribute('href')).toBe(
+      '/start',
+    );
     expect(place.find<HTMLAnchorElement>('a', 'Add the first child').getAttribute('href')).toBe(
       '/children/new',
     );

@@ -30,6 +30,7 @@ import { FiveMinutes } from './five-minutes';
 import { LeftUndone } from './left-undone';
 import { EntryCard, type EntryView } from './entry-card';
 import { GetReady } from './get-ready';
+import { HourStrip } from './hour-strip';
 import { RecordsNotice } from './records-notice';
 import { Suggestions } from './suggestions';
 import { Writes } from '../../state/writes';
@@ -51,6 +52,7 @@ interface MomentView {
     Icon,
     IconTip,
     GetReady,
+    HourStrip,
     LeftUndone,
     MatButton,
     MatIconButton,

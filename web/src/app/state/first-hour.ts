@@ -1,0 +1,51 @@
+import { Injectable, computed, inject } from '@angular/core';
+import {
+  FIRST_HOUR,
+  type FirstHourStep,
+  Household as HouseholdSchema,
+  type Household,
+} from '@gumo/core/vocabulary';
+import { Store } from '@ngrx/store';
+import { childrenFeature } from './children';
+import { HouseholdActions, householdFeature } from './household';
+import { Writes } from './writes';
+
+/** How far setting up the house has come; it can be left and taken up again on any device. */
+@Injectable({ providedIn: 'root' })
+export class FirstHour {
+  private readonly store = inject(Store);
+  private readonly writes = inject(Writes);
+  private readonly household = this.store.selectSignal(householdFeature.selectHousehold);
+  private readonly children = this.store.selectSignal(childrenFeature.selectEveryone);
+  readonly loaded = this.store.selectSignal(childrenFeature.selectLoaded);
+
+  readonly steps = FIRST_HOUR;
+  readonly done = computed(() => new Set(this.household()?.firstHour?.done ?? []));
+  /** The first step that is not done; null once all are. */
+  readonly next = computed(() => FIRST_HOUR.find((one) => !this.done().has(one)) ?? null);
+  /** True while there is something to go on with: it was begun, or the house is still empty. */
+  readonly isOpen = computed(() => {
+    const household = this.household();
+    if (!household || !this.loaded() || this.next() === null) return false;
+    return household.firstHour ? !household.firstHour.dismissed : this.children().length === 0;
+  });
+
+  /** @throws as `Writes.send` does */
+  async finish(step: FirstHourStep, more: Partial<Household> = {}): Promise<void> {
+    const done = FIRST_HOUR.filter((one) => one === step || this.done().has(one));
+    await this.keep({ ...more, firstHour: { done, dismissed: false } });
+  }
+
+  /** @throws as `Writes.send` does */
+  async dismiss(): Promise<void> {
+    await this.keep({ firstHour: { done: [...this.done()], dismissed: true } });
+  }
+
+  private async keep(more: Partial<Household>): Promise<void> {
+    const household = this.household();
+    if (!household) return;
+    const mine = { ...household, ...more };
+    await this.writes.send('PUT', '/household', mine, HouseholdSchema, { loads: true });
+    this.store.dispatch(HouseholdActions.libraryChanged());
+  }
+}
