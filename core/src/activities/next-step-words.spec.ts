@@ -11,7 +11,7 @@ import {
 import { SKILLS, matchSkills, skillOf } from '../skills/index.js';
 import { addDays } from '../vocabulary/index.js';
 import { findActivity } from './library.js';
-import { activitiesFor, dueSoon, nextSteps } from './next-step-words.js';
+import { activitiesFor, dueSoon, nextSteps, settledTogether } from './next-step-words.js';
 import { topsOf } from './ranges.js';
 import { helpFor } from './slip-help.js';
 import { padFor } from '../pads/index.js';
@@ -98,6 +98,21 @@ describe('next steps', () => {
     expect(due.find((one) => one.skillId === 'total-5')!.because).toBe('Last seen on 6 March.');
     // The check of one touch, one word settles the words that it builds on.
     expect(due.filter((one) => one.why === 'check').map((one) => one.skillId)).toEqual(['touch-5']);
+  });
+
+  it('to review are five at most, in groups that one activity can ask for together', () => {
+    const due = dueSoon(child('total-10', 'join-5', 'name-10', 'more-5'), addDays(today, 12));
+    expect(due.length).toBeGreaterThan(5);
+    const groups = settledTogether(due);
+    const shown = groups.flatMap(({ steps }) => steps);
+    expect(new Set(shown)).toEqual(new Set(due.slice(0, 5)));
+    expect(groups.length).toBeLessThan(5);
+    for (const { activityId, steps } of groups) {
+      for (const { skillId } of steps) {
+        expect(activitiesFor(skillId).map(({ id }) => id)).toContain(activityId!);
+      }
+    }
+    expect(settledTogether([])).toEqual([]);
   });
 
   it('have at least two activities to choose from, for every skill', () => {

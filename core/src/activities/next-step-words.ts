@@ -120,3 +120,46 @@ export function dueSoon(state: ChildState, today: Day, speaks = true): NextStep[
     .filter(({ why }) => why === 'review' || REVIEWS.includes(why))
     .map((one) => stepFor(one, state, today));
 }
+
+/** What one activity can ask for in one sitting. */
+export interface SettledTogether {
+  readonly activityId: string | null;
+  readonly activityTitle: string;
+  readonly top: number | null;
+  readonly steps: readonly NextStep[];
+}
+
+/** So many of a list are worth showing at once. */
+const MOST_TOGETHER = 5;
+
+/**
+ * The five most worth doing of a list, grouped by the activity that can ask for most of them together.
+ * @param due best first
+ */
+export function settledTogether(due: readonly NextStep[]): SettledTogether[] {
+  const left = new Set(due.slice(0, MOST_TOGETHER));
+  const groups: SettledTogether[] = [];
+  while (left.size > 0) {
+    const steps = [...left];
+    const of = (activity: Activity): NextStep[] => {
+      const credited = creditsOf(activity);
+      return steps.filter(({ skillId }) => credited.has(skillId));
+    };
+    const [first] = steps;
+    const own = activitiesFor(first?.skillId ?? '');
+    const best = own.reduce<Activity | undefined>(
+      (found, one) => (found && of(found).length >= of(one).length ? found : one),
+      undefined,
+    );
+    const together = best ? of(best) : steps.slice(0, 1);
+    together.forEach((one) => left.delete(one));
+    const top = Math.max(0, ...together.map((one) => one.top ?? 0));
+    groups.push({
+      activityId: best?.id ?? null,
+      activityTitle: best?.title ?? '',
+      top: best && top > 0 ? top : null,
+      steps: together,
+    });
+  }
+  return groups;
+}

@@ -1,4 +1,4 @@
-import { SKILLS } from '../skills/index.js';
+import { SKILLS, skillOf } from '../skills/index.js';
 import { STRANDS } from '../vocabulary/index.js';
 import { type FamilySkill, familyPage, ideasFor, phraseOf } from './index.js';
 
@@ -8,12 +8,13 @@ const WREN = {
   cautions: { mouths: false, allergies: ['nuts'], note: '' },
 };
 const SPAN = { from: '2026-01-10', to: '2026-03-10' };
-const skill = (skillId: string, now: string, before = 'not-started', seen = 3): FamilySkill => ({
-  skillId,
-  now,
-  before,
-  seen,
-});
+const skill = (
+  skillId: string,
+  now: string,
+  before = 'not-started',
+  seen = 3,
+  unsure = false,
+): FamilySkill => ({ skillId, now, before, seen, unsure });
 const words = (lines: readonly { words: string }[]): string[] => lines.map((one) => one.words);
 
 describe('a page for a family', () => {
@@ -61,10 +62,37 @@ describe('a page for a family', () => {
     expect(page.goals.every((goal) => goal.secure > 0 && goal.secure <= goal.of)).toBeTrue();
   });
 
+  it('calls new only what was absent or unsure before; what was never asked is seen for the first time', () => {
+    const line = (one: FamilySkill): string | undefined =>
+      words(familyPage(WREN, SPAN, [one], [], false).knows)[0];
+    expect(line(skill('total-5', 'secure', 'started'))).toContain(': new in this time.');
+    expect(line(skill('total-5', 'secure', 'not-started', 9, true))).toContain('new in this time');
+    expect(line(skill('total-5', 'secure'))).toContain(': seen for the first time.');
+    expect(line(skill('total-5', 'secure', 'assumed'))).not.toContain(':');
+  });
+
+  it('suggests for home what the child can do now, and always two things', () => {
+    const nobody = new Set<string>();
+    for (const strand of STRANDS) {
+      for (const noSmall of [false, true]) {
+        const easy = ideasFor([strand], 2, noSmall, nobody);
+        expect(easy.length).toBe(2);
+        expect(easy.every(({ after }) => after === null)).toBeTrue();
+        const all = ideasFor([strand], 2, noSmall, new Set(SKILLS.map(({ id }) => id)));
+        expect(all[0]!.after === null || skillOf(all[0]!.after).id).toBeTruthy();
+      }
+    }
+    const stairs = (...can: string[]): string =>
+      ideasFor(['say'], 1, false, new Set(can))[0]!.title;
+    expect([stairs(), stairs('say-5'), stairs('say-5', 'say-10')]).toEqual([
+      ...['Stairs', 'Stirring', 'Stairs from anywhere'],
+    ]);
+  });
+
   it('names no small things for a home where they must not be, and says so', () => {
     for (const strand of STRANDS) {
-      expect(ideasFor([strand], 2, false).length).toBe(2);
-      expect(ideasFor([strand], 2, true).every((one) => !one.small)).toBeTrue();
+      const all = new Set(SKILLS.map(({ id }) => id));
+      expect(ideasFor([strand], 2, true, all).every((one) => !one.small)).toBeTrue();
     }
     const page = familyPage(
       { ...WREN, cautions: { ...WREN.cautions, mouths: true } },

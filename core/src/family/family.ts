@@ -8,6 +8,8 @@ export interface FamilySkill {
   readonly skillId: string;
   readonly now: string;
   readonly before: string;
+  /** True where it was noted as not yet, or with help, often enough to have been unsure. */
+  readonly unsure: boolean;
   /** Tries that were noted in the span. */
   readonly seen: number;
 }
@@ -73,12 +75,15 @@ export function familyPage(
   const line = ({ skillId }: FamilySkill, words: string): FamilyLine => ({ key: skillId, words });
   const said = (one: FamilySkill): FamilyLine => line(one, `${upper(phraseOf(one.skillId))}.`);
   const known = keepHighest(skills.filter((one) => one.now === 'secure'));
+  // New is only what was seen to be absent or unsure; what was never asked before is seen for the first time.
   const isFresh = (one: FamilySkill): boolean => !HOLDS.has(one.before);
+  const news = (one: FamilySkill): string =>
+    GROWS.has(one.before) || one.unsure ? 'new in this time' : 'seen for the first time';
   const fresh = known.filter(isFresh);
   const knows = [...fresh, ...known.filter((one) => !isFresh(one) && one.seen > 0)]
     .slice(0, MOST_KNOWN)
     .map((one) =>
-      isFresh(one) ? line(one, `${upper(phraseOf(one.skillId))}: new in this time.`) : said(one),
+      isFresh(one) ? line(one, `${upper(phraseOf(one.skillId))}: ${news(one)}.`) : said(one),
     );
   const growing = skills
     .filter((one) => GROWS.has(one.now) && one.seen > 0)
@@ -88,6 +93,9 @@ export function familyPage(
       one.now === 'nearly' ? line(one, `Nearly there: ${phraseOf(one.skillId)}.`) : said(one),
     );
   const coming = next.slice(0, MOST_NEXT);
+  const can = new Set(
+    skills.filter(({ now }) => HOLDS.has(now) || now === 'nearly').map(({ skillId }) => skillId),
+  );
   const strands = [...coming, ...growing.map((one) => one.key)].map(
     (skillId): Strand => skillOf(skillId).strand,
   );
@@ -99,9 +107,10 @@ export function familyPage(
     knows,
     growing,
     next: coming.map((skillId) => ({ key: skillId, words: `${upper(phraseOf(skillId))}.` })),
-    home: ideasFor(strands.length > 0 ? strands : ['count', 'say'], IDEAS_AT_HOME, noSmall).map(
-      ({ title, words }: AtHome) => ({ key: title, words: `${title}. ${words}` }),
-    ),
+    home: ideasFor(strands, IDEAS_AT_HOME, noSmall, can).map(({ title, words }: AtHome) => ({
+      key: title,
+      words: `${title}. ${words}`,
+    })),
     cautions: cautionsOf(child, noSmall),
     goals: goalsOf(skills),
     note: TEACHERS_NOTE,

@@ -90,6 +90,8 @@ export class FirstLook {
   protected readonly failure = signal<string | null>(null);
   private readonly state = signal<ChildState | null>(null);
   protected readonly look = computed(() => this.state()?.look ?? null);
+  /** True once anything was asked: a place by age is no beginning. */
+  protected readonly begun = computed(() => (this.look()?.tries.length ?? 0) > 0);
   protected readonly phase = signal<'placement' | 'ask' | 'found'>('placement');
   protected readonly pegs = signal<Levels | null>(null);
   /** True until somebody moves a peg: the age set them. */
@@ -142,7 +144,8 @@ export class FirstLook {
       await this.outbox.flush();
       const state = await this.api.get(`/children/${id}/evidence`, Evidence);
       this.state.set(state);
-      if (state.look) {
+      // A slider that was moved meanwhile stays.
+      if (state.look && this.byAge()) {
         this.pegs.set(state.look.levels);
         this.byAge.set(state.look.byAge);
       }

@@ -8,9 +8,9 @@ import {
   signal,
 } from '@angular/core';
 import { MatExpansionModule } from '@angular/material/expansion';
-import { recordWords } from '@gumo/core/details';
+import { askedWords, recordWords } from '@gumo/core/details';
 import { FIRST_LOOK } from '@gumo/core/evidence';
-import { findItem, skillOf } from '@gumo/core/skills';
+import { findSkill } from '@gumo/core/skills';
 import type { ChildNote } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
 import { Api } from '../../common/api';
@@ -94,9 +94,10 @@ export class SessionsTab {
       this.tries.set(
         observations
           .filter(({ observation, voided }) => !voided && observation.childId === this.id())
-          .map(({ observation: { id, skillId, itemId, outcome, record, adultTurn } }) => ({
+          .map(({ observation }) => ({ ...observation, asked: askedWords(observation) }))
+          .map(({ id, skillId, asked, outcome, record, adultTurn }) => ({
             id,
-            what: findItem(skillId, itemId ?? '')?.label ?? skillOf(skillId).title,
+            what: [findSkill(skillId)?.title ?? '', asked].filter(Boolean).join(': '),
             outcome: adultTurn ? 'your turn' : OUTCOME_WORDS[outcome],
             record: recordWords(record),
           })),

@@ -9,8 +9,10 @@ import {
   untracked,
 } from '@angular/core';
 import { MatButton } from '@angular/material/button';
+import { MatExpansionModule } from '@angular/material/expansion';
 import { MatSliderModule } from '@angular/material/slider';
 import { Router, RouterLink } from '@angular/router';
+import { settledTogether } from '@gumo/core/activities';
 import { allergenName } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
 import { Api } from '../../common/api';
@@ -24,14 +26,13 @@ import { Starting } from '../../state/starting';
 import { BeadStrings } from './bead-strings';
 import { OpenedBead } from './opened-bead';
 
-const DUE_SHOWN = 5;
 const SLIDER_PAUSE_MS = 120;
 
 /** The bead strings, as they stand or stood, with the opened bead or what to do next beside them. */
 @Component({
   selector: 'gumo-strings-tab',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [BeadStrings, MatButton, MatSliderModule, OpenedBead, RouterLink],
+  imports: [BeadStrings, MatButton, MatExpansionModule, MatSliderModule, OpenedBead, RouterLink],
   templateUrl: './strings-tab.html',
   styleUrl: './strings-tab.scss',
 })
@@ -61,9 +62,16 @@ export class StringsTab {
   protected readonly statuses = computed(
     () => new Map((this.shown()?.views ?? []).map((view) => [view.skillId, view.status])),
   );
-  protected readonly due = computed(() => (this.shown()?.due ?? []).slice(0, DUE_SHOWN));
-  protected readonly moreDue = computed(() => (this.shown()?.due.length ?? 0) - DUE_SHOWN);
-  protected readonly isNew = computed(() => this.now()?.days.length === 0);
+  /** The five most worth doing, by what one activity can ask for together; the rest is folded. */
+  protected readonly due = computed(() => settledTogether(this.shown()?.due ?? []));
+  protected readonly moreDue = computed(() => {
+    const near = new Set(this.due().flatMap(({ steps }) => steps));
+    return (this.shown()?.due ?? []).filter((one) => !near.has(one));
+  });
+  /** A place by age is nothing that was seen. */
+  protected readonly isNew = computed(
+    () => this.now()?.views.every(({ scored }) => scored === 0) ?? false,
+  );
   protected readonly cautions = computed(() => {
     const cautions = this.child()?.cautions;
     if (!cautions) return [];
@@ -117,7 +125,7 @@ export class StringsTab {
   }
 
   /** Sits down with this child at once, outside the plan. */
-  protected begin(step: NextStep): void {
+  protected begin(step: Pick<NextStep, 'activityId' | 'top'>): void {
     if (step.activityId === null) return;
     void this.starting.start(step.activityId, [{ childId: this.id(), rangeMax: step.top ?? 5 }]);
   }

@@ -81,6 +81,6 @@ export class StartBeginning {
   }
 
   protected begun({ id }: Child): boolean {
-    return (this.progress()[id]?.days.length ?? 0) > 0;
+    return this.progress()[id]?.views.some(({ scored }) => scored > 0) ?? false;
   }
 }

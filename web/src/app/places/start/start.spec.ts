@@ -15,7 +15,7 @@ import { StartMaterials } from './start-materials';
 
 const outbox = (put: unknown[]) => ({
   provide: Outbox,
-  useValue: { put: async (one: unknown) => void put.push(one), flush: async () => {} },
+  useValue: { put: async (one: unknown) => void put.push(one), flush: async () => undefined },
 });
 
 describe('the children of the first hour', () => {

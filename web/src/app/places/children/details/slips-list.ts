@@ -52,7 +52,11 @@ const HABIT = 3;
           <span class="cdk-visually-hidden">{{ kind.spoken }}</span>
         </li>
       } @empty {
-        <li class="soft">No slips were noted in the last weeks.</li>
+        <li class="soft none">
+          No errors were noted in the last twelve weeks. They come from the numbers you tap as you
+          note a try: what a child said, touched or laid. With an outcome alone, nothing can appear
+          here.
+        </li>
       }
     </ul>
   `,
@@ -65,6 +69,9 @@ const HABIT = 3;
       align-items: center;
       padding: 12px 0;
       border-top: 1px solid var(--line);
+    }
+    .none {
+      display: block;
     }
     li:first-child {
       border: 0;
