@@ -104,7 +104,7 @@ describe('the sessions of a child', () => {
     const panel = await place.loader.getHarness(MatExpansionPanelHarness);
     await panel.expand();
     expect(place.all('mat-expansion-panel li > *')).toEqual([
-      'seven',
+      'The last word is how many, to ten: seven',
       'not yet',
       'counted 7 to 8; touched one twice',
     ]);

@@ -80,15 +80,20 @@ describe('the progress of a child', () => {
     expect(start).toHaveBeenCalledOnceWith('handfuls', [{ childId: kofi.id, rangeMax: 10 }]);
   });
 
-  it('lists five to come back to, and counts the rest', async () => {
+  it('lists five to review, grouped by what one activity settles, and folds the rest', async () => {
     const due = SKILLS.slice(0, 7).map(({ id }) => step(id, { why: 'due' }));
     const { place } = await open({ now: { due } });
     const list = place.find('[aria-labelledby=come-back]');
-    expect(list.querySelectorAll('.title').length).toBe(5);
-    expect(list.textContent).toContain('and 2 more, marked in the strings');
+    const folded = place.find('[aria-labelledby=come-back] mat-expansion-panel');
+    expect(folded.textContent).toContain('2 more');
+    expect(folded.querySelectorAll('.title').length).toBe(2);
+    expect(list.querySelectorAll('.title').length).toBe(7);
+    const groups = list.querySelectorAll(':scope > .go').length;
+    expect(groups).toBeGreaterThan(0);
+    expect(groups).toBeLessThan(5);
     TestBed.resetTestingModule();
     const five = await open({ now: { due: due.slice(0, 5) } });
-    expect(five.place.text).not.toContain('more, marked');
+    expect(five.place.element.querySelector('mat-expansion-panel')).toBeNull();
   });
 
   it('keeps the opened bead in the address', async () => {

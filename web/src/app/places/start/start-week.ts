@@ -15,8 +15,8 @@ import { Clock } from '../../common/clock';
 import { Counted } from '../../common/plural';
 import { householdFeature } from '../../state/household';
 import { WeekActions, weekFeature } from '../../state/week';
-import { Planning } from '../week/planning';
-import { PlanningBar } from '../week/planning-bar';
+import { Planning } from '../../planning/planning';
+import { PlanningBar } from '../../planning/planning-bar';
 
 /** From Friday on the week to plan is the next one. */
 const FRIDAY = 5;

@@ -10,8 +10,8 @@ import { Writes } from '../../state/writes';
 import { Clock } from '../../common/clock';
 import { WeekActions } from '../../state/week';
 import type { PlanNews } from '@gumo/core/contract';
-import { Planning } from './planning';
-import { PlanningBar } from './planning-bar';
+import { Planning } from '../../planning/planning';
+import { PlanningBar } from '../../planning/planning-bar';
 
 @Component({
   selector: 'gumo-host',

@@ -1,10 +1,10 @@
 import { DestroyRef, Injectable, computed, inject, signal } from '@angular/core';
 import { Store } from '@ngrx/store';
 import * as v from 'valibot';
-import { Clock } from '../../common/clock';
-import { WeekActions } from '../../state/week';
+import { Clock } from '../common/clock';
+import { WeekActions } from '../state/week';
 import { PlanJob, PlanNews } from '@gumo/core/contract';
-import { Writes } from '../../state/writes';
+import { Writes } from '../state/writes';
 
 /** A plan in the making: begun, followed, taken as it is, or stopped. */
 @Injectable()
