@@ -175,7 +175,7 @@ function square(game: Game): Draft | null {
       `${Word(a)} ${minus ? 'take away' : 'and'} ${numberWord(b)}: how many? Then take the square.`,
     ),
     lay: '',
-    right: { kind: 'add', addends: [a, minus ? -b : b], answer, way: null, sentenceRight: null },
+    right: { kind: 'add', addends: [a, minus ? 0 - b : b], answer, way: null, sentenceRight: null },
     sentence: minus ? takeSentence(a, b) : partsSentence([a, b]),
     scene: cardScene(`${a} ${minus ? '−' : '+'} ${b}`, 8),
   };

@@ -47,7 +47,7 @@ function gap(seen: number, whole: number): Draft {
     lying: [seen, whole - seen],
     right: {
       kind: 'add',
-      addends: [whole, -seen],
+      addends: [whole, 0 - seen],
       answer: whole - seen,
       way: null,
       sentenceRight: null,

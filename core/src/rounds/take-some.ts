@@ -109,7 +109,7 @@ function sentence(game: Game, n: number, taken: number): Draft {
     say: `Write it, or lay it with cards: ${numberWord(n)} take away ${numberWord(taken)} is ${numberWord(left)}.`,
     lay: 'Cards, or a pencil.',
     lying: [n, taken],
-    right: { kind: 'add', addends: [n, -taken], answer: left, way: null, sentenceRight: true },
+    right: { kind: 'add', addends: [n, 0 - taken], answer: left, way: null, sentenceRight: true },
     way: 'shown',
     counts: items,
     sentence: takeSentence(n, taken),

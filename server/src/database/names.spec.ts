@@ -2,7 +2,7 @@ import { mkdtempSync, readFileSync, readdirSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gunzipSync } from 'node:zlib';
-import { HouseholdFile, renamedFile } from '@gumo/core/exchange';
+import { HouseholdFile, renamedFile, FORMAT_VERSION } from '@gumo/core/exchange';
 import Database from 'better-sqlite3';
 import * as v from 'valibot';
 import { loadHousehold } from '../household.js';
@@ -152,7 +152,9 @@ describe('records of the release before', () => {
     loadHousehold(storeIn(db), file);
     const once = written(db, file.day);
     db.close();
-    expect(JSON.parse(once)).toEqual(jasmine.objectContaining({ version: 5, day: file.day }));
+    expect(JSON.parse(once)).toEqual(
+      jasmine.objectContaining({ version: FORMAT_VERSION, day: file.day }),
+    );
     const second = openDatabase(join(folder, 'again.db')).db;
     loadHousehold(storeIn(second), v.parse(HouseholdFile, JSON.parse(once)));
     expect(written(second, file.day)).toBe(once);

@@ -6,12 +6,12 @@ import {
 } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import { Store } from '@ngrx/store';
-import { Writes } from '../../state/writes';
-import { Clock } from '../../common/clock';
-import { WeekActions } from '../../state/week';
+import { Writes } from '../state/writes';
+import { Clock } from '../common/clock';
+import { WeekActions } from '../state/week';
 import type { PlanNews } from '@gumo/core/contract';
-import { Planning } from '../../planning/planning';
-import { PlanningBar } from '../../planning/planning-bar';
+import { Planning } from './planning';
+import { PlanningBar } from './planning-bar';
 
 @Component({
   selector: 'gumo-host',
