@@ -79,7 +79,7 @@ describe('the household file', () => {
       return (found.issues ?? []).map((one) => `${v.getDotPath(one)} ${one.message}`);
     };
     expect(faults({ ...file, format: 'other' })).toEqual(['format must be "gumo-household"']);
-    expect(faults({ ...file, version: 9 })).toEqual(['version must be one of 1, 2, 3, 4, 5']);
+    expect(faults({ ...file, version: 9 })).toEqual(['version must be one of 1, 2, 3, 4, 5, 6']);
     const [wren] = file.children;
     expect(faults({ ...file, children: [{ ...wren, name: '' }] })).toEqual([
       'children.0.name must not be empty',
