@@ -1,8 +1,10 @@
 import { TestBed } from '@angular/core/testing';
 import { Router } from '@angular/router';
+import type { OutboxEntry } from '@gumo/core/contract';
 import type { Child } from '@gumo/core/vocabulary';
 import { ApiProblem } from '../../common/api';
 import { Place, aChild } from '../../testing/place';
+import { Outbox } from '../../state/outbox';
 import { ChildForm } from './child-form';
 
 const wren = aChild(1, 'Wren', {
@@ -10,9 +12,14 @@ const wren = aChild(1, 'Wren', {
   cautions: { mouths: true, allergies: ['walnut'], note: 'Asks for quiet.' },
   version: 3,
 });
+/** What was noted: where the age places a child. */
+let put: OutboxEntry[] = [];
 const open = (inputs: object = {}, refusal?: ApiProblem) =>
   Place.open(ChildForm, {
     children: [wren],
+    providers: [
+      { provide: Outbox, useValue: { put: (one: OutboxEntry) => Promise.resolve(put.push(one)) } },
+    ],
     inputs: { ...inputs },
     ...(refusal ? { refusal } : {}),
   });
@@ -27,6 +34,8 @@ async function write(place: Place<ChildForm>, name: string, value: string): Prom
 const errors = (place: Place<ChildForm>): string[] => place.all('mat-error');
 
 describe('a child’s form', () => {
+  beforeEach(() => (put = []));
+
   it('starts with a mark that nobody has yet', async () => {
     const place = await open();
     const chosen = [...place.element.querySelectorAll<HTMLInputElement>('input:checked')].map(
@@ -72,6 +81,13 @@ describe('a child’s form', () => {
       'Juniper',
       ['trains', 'kites'],
     ]);
+    // The age says where to begin.
+    expect(put).toEqual([
+      {
+        kind: 'placement',
+        placement: jasmine.objectContaining({ childId: body.id, byAge: true }),
+      },
+    ]);
   });
 
   it('shows what is known of a child and changes it with its version', async () => {
@@ -81,6 +97,7 @@ describe('a child’s form', () => {
     expect(place.all('mat-chip-row').map((one) => one.replace('×', '').trim())).toEqual(['walnut']);
     await write(place, 'name', 'Wren-Marie');
     await place.submit();
+    expect(put).toEqual([]);
     expect(place.sent[0]).toEqual({
       method: 'PUT',
       path: `/children/${wren.id}`,
