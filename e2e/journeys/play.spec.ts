@@ -174,7 +174,7 @@ test('the sticks say which side is more, and the child chooses', async ({ page }
   await page.locator('gumo-answer-pad .choices button').first().click();
   await tap(page, 'With help');
   const [one] = await kept(page, 1);
-  expect(one!.record).toMatchObject({ kind: 'compare', asked: 'sign' });
+  expect(one!.record.kind).toBe('compare');
 });
 
 test('three cups fall, and are added', async ({ page }) => {
