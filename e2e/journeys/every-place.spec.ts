@@ -34,6 +34,7 @@ async function places(page: Page): Promise<string[]> {
     '/manipulatives',
     '/manipulatives/trace',
     '/materials',
+    '/start',
     '/print/list',
     '/print/number-cards',
     '/settings/backup',
