@@ -9,6 +9,7 @@ import {
 import { MatButton } from '@angular/material/button';
 import { MatRipple } from '@angular/material/core';
 import { MatInputModule } from '@angular/material/input';
+import { RouterLink } from '@angular/router';
 import { LARGE_USES, asksWhatItHolds, readPasted, smallPart } from '@gumo/core/materials';
 import { type Material, newMaterial } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
@@ -29,7 +30,17 @@ import { Writes } from '../../state/writes';
 @Component({
   selector: 'gumo-materials',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [FORM_FIELDS, Icon, Kits, MatButton, MatInputModule, MatRipple, MaterialRow, Counted],
+  imports: [
+    FORM_FIELDS,
+    Icon,
+    Kits,
+    MatButton,
+    MatInputModule,
+    MatRipple,
+    MaterialRow,
+    Counted,
+    RouterLink,
+  ],
   templateUrl: './materials.html',
   styleUrl: './materials.scss',
 })
