@@ -2,6 +2,7 @@
 import { LOOK_TRIES, chanceAt, lookResult, nextLook, levelsByAge } from '@gumo/core/evidence';
 import { seeded } from '@gumo/core/numbers';
 import { GUESS_CHANCE, STRANDS, skillOf, skillsOfStrand } from '@gumo/core/skills';
+import { normal } from './learners.mjs';
 import { table } from './lib.mjs';
 
 const CHILDREN = 1000;
@@ -17,9 +18,6 @@ const SOME_DAY = '2026-03-09';
 const SEEDS = [7_000, 107_000, 207_000];
 const BY_STRAND = new Map(STRANDS.map((strand) => [strand, skillsOfStrand(strand)]));
 
-function normal(random) {
-  return Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
-}
 const clamp = (x, low, high) => Math.min(high, Math.max(low, x));
 
 /**

@@ -25,6 +25,7 @@ import {
 } from '@gumo/core/skills';
 import { addDays, newWeek } from '@gumo/core/vocabulary';
 import { aTry } from '@gumo/core/vocabulary/testing';
+import { chance, normal } from './learners.mjs';
 import { demoWorld } from './weeks.mjs';
 import { table } from './lib.mjs';
 
@@ -49,11 +50,7 @@ const HAS_FROM = 0.8;
 const ALMOST_SURE = 0.9;
 const HOPELESS = 0.3;
 
-function normal(random) {
-  return Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
-}
 const clamp = (x, low, high) => Math.min(high, Math.max(low, x));
-const logistic = (x) => 1 / (1 + Math.exp(-x));
 let made = 0;
 const newId = () => `00000000-0000-4000-8000-${String(++made).padStart(12, '0')}`;
 
@@ -77,19 +74,19 @@ function truthOf(ageMonths, random) {
   return { ability, known };
 }
 
-const chance = ({ ability }, skillId, itemId) => {
-  const skill = skillOf(skillId);
-  const b = findItem(skillId, itemId ?? '')?.difficulty ?? 0;
-  const guess = GUESS_CHANCE[skill.answers];
-  return guess + (0.95 - guess) * logistic(ability.get(skillId) - b);
-};
+const chanceOn = ({ ability }, skillId, itemId) =>
+  chance(
+    ability.get(skillId),
+    findItem(skillId, itemId ?? '')?.difficulty ?? 0,
+    GUESS_CHANCE[skillOf(skillId).answers],
+  );
 
 /**
  * The chance of a question: that of its hardest part; of words in order, which are said as far as they
  * go, the share that is on their own.
  */
 function chanceOf(truth, { counts, right }) {
-  const all = counts.map(({ skillId, itemId }) => chance(truth, skillId, itemId));
+  const all = counts.map(({ skillId, itemId }) => chanceOn(truth, skillId, itemId));
   return right?.kind === 'reach' ? mean(all) : Math.min(...all);
 }
 
@@ -99,7 +96,7 @@ function answer({ truth }, question, random) {
   const missed = random() < 0.5 ? 'help' : 'not-yet';
   if (right?.kind === 'reach' && right.from === 1 && right.direction === 'up' && !right.step) {
     const failed = counts.findIndex(
-      ({ skillId, itemId }) => random() >= chance(truth, skillId, itemId),
+      ({ skillId, itemId }) => random() >= chanceOn(truth, skillId, itemId),
     );
     if (failed < 0) return { outcome: 'own', tapped: null };
     const last = counts[failed - 1];
@@ -138,7 +135,7 @@ function firstLook(one, day, random) {
   for (;;) {
     const next = nextLook(one.state.look, session, one.ageMonths);
     if (!next) return;
-    const outcome = random() < chance(one.truth, next.skillId, next.itemId) ? 'own' : 'not-yet';
+    const outcome = random() < chanceOn(one.truth, next.skillId, next.itemId) ? 'own' : 'not-yet';
     session.push({ skillId: next.skillId, outcome, guess: 0 });
     take(one, [
       fact(one.child, day, {
@@ -166,7 +163,6 @@ function household(ages, start, seed) {
       state: emptyState(child.id, child.policy),
       tables: [],
       tries: [],
-      asked: 0,
       since: null,
     };
     const day = addDays(MONDAY, -3);
@@ -191,7 +187,7 @@ function household(ages, start, seed) {
     }
     return one;
   });
-  return { ...demo, children, lately: [], random, due: new Map() };
+  return { ...demo, children, lately: [], random };
 }
 
 function play(world, one, activity, { top, wanted, planned }, day) {
