@@ -52,6 +52,10 @@ export const LARGE_USES: readonly Use[] = [
   'tongs',
 ];
 
+/** True for a small part or ball; what nobody has measured counts as one, unless it is large by nature. */
+export const countsAsSmall = ({ shape, use }: Pick<Material, 'shape' | 'use'>): boolean =>
+  shape.kind === 'unknown' ? !LARGE_USES.includes(use) : smallPart(shape) !== 'neither';
+
 /** What these children ask of things that they can reach on a day. */
 export function careFor(
   children: readonly Pick<Child, 'birthDate' | 'cautions'>[],
@@ -102,9 +106,7 @@ function reasonAgainst(material: Material, care: Care): string | null {
     const because = keptFrom(material, allergy);
     if (because !== null) return because;
   }
-  if (!care.noSmallParts) return null;
-  const large = material.shape.kind === 'unknown' && LARGE_USES.includes(material.use);
-  if (large || smallPart(material.shape) === 'neither') return null;
+  if (!care.noSmallParts || !countsAsSmall(material)) return null;
   return smallPart(material.shape) === 'small-ball' ? 'small ball' : 'small part';
 }
 

@@ -10,7 +10,7 @@ import { MatButton } from '@angular/material/button';
 import { MatRipple } from '@angular/material/core';
 import { MatInputModule } from '@angular/material/input';
 import { RouterLink } from '@angular/router';
-import { LARGE_USES, asksWhatItHolds, readPasted, smallPart } from '@gumo/core/materials';
+import { asksWhatItHolds, countsAsSmall, readPasted } from '@gumo/core/materials';
 import { type Material, newMaterial } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
 import { v7 as uuid } from 'uuid';
@@ -132,11 +132,11 @@ export class Materials {
   }
 
   /** "small part", or that it counts as one as nobody has measured it; empty where it is none. */
-  protected smallWords({ shape, use }: Material): string {
-    if (shape.kind === 'unknown') {
-      return LARGE_USES.includes(use) ? '' : 'not measured: counts as a small part';
-    }
-    return smallPart(shape) === 'neither' ? '' : 'small part';
+  protected smallWords(material: Material): string {
+    if (!countsAsSmall(material)) return '';
+    return material.shape.kind === 'unknown'
+      ? 'not measured: counts as a small part'
+      : 'small part';
   }
 
   /** True where nobody has said what it holds, and somebody could be allergic to it. */

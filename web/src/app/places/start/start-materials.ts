@@ -9,7 +9,7 @@ import {
 import { MatButton } from '@angular/material/button';
 import { MatCheckbox } from '@angular/material/checkbox';
 import { MatInputModule } from '@angular/material/input';
-import { HOUSEHOLD_THINGS, LARGE_USES, THING_GROUPS, smallPart } from '@gumo/core/materials';
+import { HOUSEHOLD_THINGS, THING_GROUPS, countsAsSmall } from '@gumo/core/materials';
 import { MaterialList } from '@gumo/core/contract';
 import { Store } from '@ngrx/store';
 import { v7 as uuid } from 'uuid';
@@ -57,12 +57,11 @@ export class StartMaterials {
       title,
       lines: HOUSEHOLD_THINGS.filter(
         (one) => one.group === title && one.material.name.toLowerCase().includes(words),
-      ).map(({ material: { name, count, shape, use } }): Line => ({
-        name,
-        count,
-        small:
-          shape.kind === 'unknown' ? !LARGE_USES.includes(use) : smallPart(shape) !== 'neither',
-        has: this.listed().has(name.toLowerCase()),
+      ).map(({ material }): Line => ({
+        name: material.name,
+        count: material.count,
+        small: countsAsSmall(material),
+        has: this.listed().has(material.name.toLowerCase()),
       })),
     })).filter(({ lines }) => lines.length > 0);
   });
