@@ -1,3 +1,4 @@
+import type { Household } from '../vocabulary/index.js';
 import { drawing } from './drawn.js';
 import type { SheetKind } from './kind.js';
 import {
@@ -24,6 +25,19 @@ export const wishFor = (kind: SheetKind, more: Partial<SheetWish> = {}): SheetWi
   ...kind.suits,
   look: kind.looks[0]?.[0] ?? '',
   ...more,
+});
+
+/** What a household chose once for all its sheets. */
+export const chosenBy = ({
+  paper,
+  digitForms: forms,
+  digitCue: cues,
+  digitWords: says = [],
+}: Pick<Household, 'paper' | 'digitForms' | 'digitCue' | 'digitWords'>): Partial<SheetWish> => ({
+  paper,
+  forms,
+  cues,
+  says,
 });
 
 /** The sheet as it was wished for, or why it cannot be made so. */

@@ -7,6 +7,7 @@ import {
   SheetWish,
   acrossOf,
   attempt,
+  chosenBy,
   findSheet,
   pictureFor,
   proposedFor,
@@ -81,9 +82,7 @@ export function sheetsRoutes(context: Context): Router {
   /** What the household chose, and nothing else yet. */
   function chosen(): Partial<SheetWish> {
     const household = store.household.all()[0];
-    if (!household) return {};
-    const { paper, digitForms: forms, digitCue: cues, digitWords: says = [] } = household;
-    return { paper, forms, cues, says };
+    return household ? chosenBy(household) : {};
   }
 
   function wishOf(request: Request): SheetWish {

@@ -34,6 +34,7 @@ import {
   type SheetWish,
   acrossOf,
   attempt,
+  chosenBy,
   findSheet,
   pictureFor,
   rangeUpTo,
@@ -158,12 +159,7 @@ export class Print {
     const [kind, household, owner] = [this.kind(), this.household(), this.owner()];
     const top = this.tops()[owner?.id ?? ''];
     const wish = wishFor(kind, {
-      ...(household && {
-        paper: household.paper,
-        forms: household.digitForms,
-        cues: household.digitCue,
-        says: household.digitWords ?? [],
-      }),
+      ...(household && chosenBy(household)),
       ...(top !== undefined && rangeUpTo(kind.id, top)),
       owner: owner?.name ?? '',
       picture: pictureFor(owner?.interests ?? []),
