@@ -13,8 +13,8 @@ const skill = (
   now: string,
   before = 'not-started',
   seen = 3,
-  unsure = false,
-): FamilySkill => ({ skillId, now, before, seen, unsure });
+  own = seen,
+): FamilySkill => ({ skillId, now, before, seen, scored: seen, own });
 const words = (lines: readonly { words: string }[]): string[] => lines.map((one) => one.words);
 
 describe('a page for a family', () => {
@@ -66,7 +66,7 @@ describe('a page for a family', () => {
     const line = (one: FamilySkill): string | undefined =>
       words(familyPage(WREN, SPAN, [one], [], false).knows)[0];
     expect(line(skill('total-5', 'secure', 'started'))).toContain(': new in this time.');
-    expect(line(skill('total-5', 'secure', 'not-started', 9, true))).toContain('new in this time');
+    expect(line(skill('total-5', 'secure', 'not-started', 9, 6))).toContain('new in this time');
     expect(line(skill('total-5', 'secure'))).toContain(': seen for the first time.');
     expect(line(skill('total-5', 'secure', 'assumed'))).not.toContain(':');
   });

@@ -8,8 +8,9 @@ export interface FamilySkill {
   readonly skillId: string;
   readonly now: string;
   readonly before: string;
-  /** True where it was noted as not yet, or with help, often enough to have been unsure. */
-  readonly unsure: boolean;
+  /** Scored tries in all, and those of them on their own. */
+  readonly scored: number;
+  readonly own: number;
   /** Tries that were noted in the span. */
   readonly seen: number;
 }
@@ -51,6 +52,8 @@ const MOST_KNOWN = 8;
 const MOST_GROWING = 4;
 const MOST_NEXT = 3;
 const IDEAS_AT_HOME = 2;
+/** With a smaller share on their own, a skill was unsure before it was there. */
+const UNSURE_BELOW = 0.75;
 /** What stands under every page. */
 export const TEACHERS_NOTE = 'A teacher’s note, not an assessment.';
 const HOLDS: ReadonlySet<string> = new Set(['secure', 'assumed']);
@@ -78,7 +81,9 @@ export function familyPage(
   // New is only what was seen to be absent or unsure; what was never asked before is seen for the first time.
   const isFresh = (one: FamilySkill): boolean => !HOLDS.has(one.before);
   const news = (one: FamilySkill): string =>
-    GROWS.has(one.before) || one.unsure ? 'new in this time' : 'seen for the first time';
+    GROWS.has(one.before) || one.own < UNSURE_BELOW * one.scored
+      ? 'new in this time'
+      : 'seen for the first time';
   const fresh = known.filter(isFresh);
   const knows = [...fresh, ...known.filter((one) => !isFresh(one) && one.seen > 0)]
     .slice(0, MOST_KNOWN)

@@ -14,8 +14,6 @@ import { answer } from './answer.js';
 
 const Asked = v.object({ child: Id, from: Day, to: Day });
 const LOOK_BACK = 20_000;
-/** With a smaller share on their own, a skill was unsure before it was there. */
-const UNSURE_BELOW = 0.75;
 
 /** Pages for families: a first wording from what was seen, and those that were kept. */
 export function familiesRoutes(context: Context): Router {
@@ -44,7 +42,8 @@ export function familiesRoutes(context: Context): Router {
       skillId: view.skillId,
       now: view.status,
       before: before.get(view.skillId) ?? 'not-started',
-      unsure: view.own < UNSURE_BELOW * view.scored,
+      scored: view.scored,
+      own: view.own,
       seen: seen.get(view.skillId) ?? 0,
     }));
     const next = nextSteps(now, to, speaksOf(child)).map((step) => step.skillId);
