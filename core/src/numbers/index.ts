@@ -2,6 +2,7 @@ export * from './chance.js';
 export * from './dominoes.js';
 export * from './frames.js';
 export * from './layouts.js';
+export * from './less.js';
 export * from './pips.js';
 export * from './reach.js';
 export * from './seeded.js';

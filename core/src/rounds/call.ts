@@ -1,5 +1,5 @@
 import { cardScene, dotsScene } from '../handling/index.js';
-import { numberWord } from '../numbers/index.js';
+import { less, numberWord } from '../numbers/index.js';
 import type { CaptureRecord } from '../vocabulary/index.js';
 import { SKILLS, itemByNumber, itemByParts, moreItem } from '../skills/index.js';
 import {
@@ -175,7 +175,13 @@ function square(game: Game): Draft | null {
       `${Word(a)} ${minus ? 'take away' : 'and'} ${numberWord(b)}: how many? Then take the square.`,
     ),
     lay: '',
-    right: { kind: 'add', addends: [a, minus ? 0 - b : b], answer, way: null, sentenceRight: null },
+    right: {
+      kind: 'add',
+      addends: [a, minus ? less(b) : b],
+      answer,
+      way: null,
+      sentenceRight: null,
+    },
     sentence: minus ? takeSentence(a, b) : partsSentence([a, b]),
     scene: cardScene(`${a} ${minus ? '−' : '+'} ${b}`, 8),
   };

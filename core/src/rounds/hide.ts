@@ -1,5 +1,5 @@
 import { partsSentence } from '../handling/index.js';
-import { numberWord, plural } from '../numbers/index.js';
+import { less, numberWord, plural } from '../numbers/index.js';
 import { SKILLS, sentenceItem } from '../skills/index.js';
 import {
   type Cell,
@@ -47,7 +47,7 @@ function gap(seen: number, whole: number): Draft {
     lying: [seen, whole - seen],
     right: {
       kind: 'add',
-      addends: [whole, 0 - seen],
+      addends: [whole, less(seen)],
       answer: whole - seen,
       way: null,
       sentenceRight: null,

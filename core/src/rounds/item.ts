@@ -1,6 +1,6 @@
 import { emptyState } from '../evidence/index.js';
 import { chartScene, drawScene } from '../handling/index.js';
-import { capital, numberWord, plural } from '../numbers/index.js';
+import { capital, less, numberWord, plural } from '../numbers/index.js';
 import { type Item, type Skill, findItem, findSkill } from '../skills/index.js';
 import type {
   Activity,
@@ -52,7 +52,7 @@ const TOLD: Readonly<Record<string, Tell>> = {
   away: (game, { parts: [a = 0, b = 0] }) => ({
     ...asksNumber(game, a - b, `${Word(b)} ${plural(b, 'goes', 'go')} away. How many are left?`),
     lay: `Lay ${numberWord(a)}.`,
-    right: { kind: 'add', addends: [a, 0 - b], answer: a - b, way: null, sentenceRight: null },
+    right: { kind: 'add', addends: [a, less(b)], answer: a - b, way: null, sentenceRight: null },
     sentence: takeSentence(a, b),
     scene: drawScene({ scene: 'things', numbers: [a] }, game.seed, game.fill),
   }),
@@ -73,14 +73,14 @@ const TOLD: Readonly<Record<string, Tell>> = {
   'sentence-minus': (_game, { parts: [a = 0, b = 0] }) => ({
     say: 'Lay the sentence for this with cards, or write it.',
     lay: `Lay ${numberWord(a)}, then take ${numberWord(b)} away.`,
-    right: { kind: 'add', addends: [a, 0 - b], answer: a - b, way: null, sentenceRight: true },
+    right: { kind: 'add', addends: [a, less(b)], answer: a - b, way: null, sentenceRight: true },
     way: 'shown',
     sentence: takeSentence(a, b),
   }),
   'sentence-gap': (_game, { parts: [a = 0, b = 0] }) => ({
     say: 'What belongs in the gap?',
     lay: `Cards: ${a} + ? = ${a + b}.`,
-    right: { kind: 'add', addends: [a + b, 0 - a], answer: b, way: null, sentenceRight: null },
+    right: { kind: 'add', addends: [a + b, less(a)], answer: b, way: null, sentenceRight: null },
     way: 'shown',
     sentence: partsSentence([a, b]),
   }),

@@ -1,5 +1,5 @@
 import { type Lying, partsSentence } from '../handling/index.js';
-import { numberWord } from '../numbers/index.js';
+import { less, numberWord } from '../numbers/index.js';
 import { awayItem, itemByNumber, itemByParts } from '../skills/index.js';
 import {
   type Draft,
@@ -109,7 +109,7 @@ function sentence(game: Game, n: number, taken: number): Draft {
     say: `Write it, or lay it with cards: ${numberWord(n)} take away ${numberWord(taken)} is ${numberWord(left)}.`,
     lay: 'Cards, or a pencil.',
     lying: [n, taken],
-    right: { kind: 'add', addends: [n, 0 - taken], answer: left, way: null, sentenceRight: true },
+    right: { kind: 'add', addends: [n, less(taken)], answer: left, way: null, sentenceRight: true },
     way: 'shown',
     counts: items,
     sentence: takeSentence(n, taken),

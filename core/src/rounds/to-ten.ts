@@ -1,5 +1,5 @@
 import { partsSentence } from '../handling/index.js';
-import { numberWord } from '../numbers/index.js';
+import { less, numberWord } from '../numbers/index.js';
 import { itemByNumber, itemByParts, sentenceItem } from '../skills/index.js';
 import {
   type Cell,
@@ -50,7 +50,7 @@ export const toTen: RoundModule = {
         lying: [a, TEN - a],
         right: {
           kind: 'add',
-          addends: [TEN, 0 - a],
+          addends: [TEN, less(a)],
           answer: TEN - a,
           way: null,
           sentenceRight: null,
