@@ -12,7 +12,7 @@ import { openedBy, skillOf } from '../skills/index.js';
 import { type Activity, type Day, dayInWords } from '../vocabulary/index.js';
 import { creditsOf } from '../rounds/index.js';
 import { LIBRARY } from './library.js';
-import { topForSkill } from './ranges.js';
+import { topForSkill, topsOf } from './ranges.js';
 
 /** One thing to do next with a child, and why now. */
 export interface NextStep {
@@ -153,11 +153,12 @@ export function settledTogether(due: readonly NextStep[]): SettledTogether[] {
     );
     const together = best ? of(best) : steps.slice(0, 1);
     together.forEach((one) => left.delete(one));
-    const top = Math.max(0, ...together.map((one) => one.top ?? 0));
+    const least = Math.max(...together.map((one) => one.top ?? 0));
+    const tops = best ? topsOf(best) : [];
     groups.push({
       activityId: best?.id ?? null,
       activityTitle: best?.title ?? '',
-      top: best && top > 0 ? top : null,
+      top: tops.find((top) => top >= least) ?? tops.at(-1) ?? null,
       steps: together,
     });
   }

@@ -111,9 +111,12 @@ function strandsOf(look: Look): LookStrand[] {
   }));
 }
 
+/** Of the first look itself, and of the sessions after it. */
+const allTries = ({ tries, seen }: Look): readonly LookTry[] => [...tries, ...seen];
+
 function triesByStrand(look: Look): PlaceTry[][] {
   const byStrand = STRANDS.map((): PlaceTry[] => []);
-  for (const { skillId, outcome, guess } of [...look.tries, ...look.seen]) {
+  for (const { skillId, outcome, guess } of allTries(look)) {
     const index = INDEX.get(skillId);
     const strand = STRANDS.indexOf(skillOf(skillId).strand);
     if (index !== undefined) byStrand[strand]?.push({ index, outcome, guess });
@@ -184,7 +187,7 @@ export function lookResult(look: Look, known: ReadonlySet<string>): LookResult {
     if ((seen[s] ?? 0) < STRAND_TRIES) continue;
     const belief = beliefs[s] ?? [];
     const index = INDEX.get(skill.id) ?? 0;
-    const tries = [...look.tries, ...look.seen].filter((one) => one.skillId === skill.id);
+    const tries = allTries(look).filter((one) => one.skillId === skill.id);
     const own = tries.filter((one) => one.outcome === 'own').length;
     const missed = tries.filter(
       ({ outcome }) => outcome === 'not-yet' || outcome === 'help',

@@ -33,6 +33,20 @@ function information(chance: number, guess: number): number {
 
 /** Chances that the next try on items would be on their own, as believed on a day. */
 export function chancesOn(state: EvidenceState, today: Day): (item: SkillItem) => number {
+  const known = chancesByState.get(state);
+  if (known?.day === today) return known.of;
+  const of = chancesFrom(state, today);
+  chancesByState.set(state, { day: today, of });
+  return of;
+}
+
+/** One state is asked about many times between two tries. */
+const chancesByState = new WeakMap<
+  EvidenceState,
+  { readonly day: Day; readonly of: (item: SkillItem) => number }
+>();
+
+function chancesFrom(state: EvidenceState, today: Day): (item: SkillItem) => number {
   const beliefs = new Map<string, Distribution>();
   return ({ skillId, itemId }) => {
     const skill = skillOf(skillId);

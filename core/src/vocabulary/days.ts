@@ -63,6 +63,12 @@ export const weekdayNumber = (day: Day): number => ((dayNumber(day) + 3) % 7) + 
 /** The Monday of the week in which a day lies. */
 export const mondayOf = (day: Day): Day => addDays(day, 1 - weekdayNumber(day));
 
+/** The Monday of the week to plan: this one, or the next once its last open day is over. */
+export function weekToPlan(openDays: readonly number[], today: Day): Day {
+  const isOver = weekdayNumber(today) > Math.max(0, ...openDays);
+  return addDays(mondayOf(today), isOver ? 7 : 0);
+}
+
 /** January to December. */
 export const MONTH_NAMES: readonly string[] =
   'January February March April May June July August September October November December'.split(

@@ -1,16 +1,16 @@
 import type { Household, Moment } from './household.js';
 import type { Material } from './material.js';
 
-function moment(
-  id: string,
-  name: string,
-  time: string,
-  minutes: number,
-  bands: Moment['bands'],
-  more: Partial<Moment> = {},
-): Moment {
-  return { id, name, time, minutes, bands, shared: true, ...more };
-}
+/** Moments as many households have them, whenever they are. */
+const KINDS = {
+  arriving: { name: 'Arriving', bands: ['anytime'] },
+  floor: { name: 'Floor', bands: ['play', 'anytime'] },
+  snack: { name: 'Snack', bands: ['anytime'] },
+  lunch: { name: 'Lunch', bands: ['anytime'] },
+  table: { name: 'Table', bands: ['table'], shared: false },
+  outdoors: { name: 'Outdoors', bands: ['play', 'anytime'], outdoors: true },
+  'going-home': { name: 'Going home', bands: ['anytime'] },
+} satisfies Readonly<Record<string, Partial<Moment>>>;
 
 /** A day to begin with; every part of it can be changed. */
 export interface ReadyDay {
@@ -19,45 +19,51 @@ export interface ReadyDay {
   readonly moments: readonly Moment[];
 }
 
-const OUT = { outdoors: true };
-const AT_TABLE = { shared: false };
+const day = (
+  id: ReadyDay['id'],
+  title: string,
+  ...moments: readonly (readonly [kind: keyof typeof KINDS, time: string, minutes: number])[]
+): ReadyDay => ({
+  id,
+  title,
+  moments: moments.map(([kind, time, minutes]) => ({
+    ...{ id: kind, time, minutes, shared: true },
+    ...KINDS[kind],
+  })),
+});
+
+const WHOLE_DAY = day(
+  'whole-day',
+  'Whole day',
+  ['arriving', '08:30', 15],
+  ['floor', '09:15', 40],
+  ['snack', '10:40', 20],
+  ['table', '11:00', 20],
+  ['outdoors', '15:30', 45],
+  ['going-home', '16:45', 15],
+);
 
 /** Three days as many households have them (common practice, no source). */
 export const READY_DAYS: readonly ReadyDay[] = [
-  {
-    id: 'whole-day',
-    title: 'Whole day',
-    moments: [
-      moment('arriving', 'Arriving', '08:30', 15, ['anytime']),
-      moment('floor', 'Floor', '09:15', 40, ['play', 'anytime']),
-      moment('snack', 'Snack', '10:40', 20, ['anytime']),
-      moment('table', 'Table', '11:00', 20, ['table'], AT_TABLE),
-      moment('outdoors', 'Outdoors', '15:30', 45, ['play', 'anytime'], OUT),
-      moment('going-home', 'Going home', '16:45', 15, ['anytime']),
-    ],
-  },
-  {
-    id: 'morning',
-    title: 'Morning only',
-    moments: [
-      moment('arriving', 'Arriving', '08:30', 15, ['anytime']),
-      moment('floor', 'Floor', '09:00', 35, ['play', 'anytime']),
-      moment('snack', 'Snack', '09:45', 20, ['anytime']),
-      moment('table', 'Table', '10:10', 20, ['table'], AT_TABLE),
-      moment('outdoors', 'Outdoors', '10:40', 40, ['play', 'anytime'], OUT),
-      moment('going-home', 'Going home', '11:45', 10, ['anytime']),
-    ],
-  },
-  {
-    id: 'afternoon',
-    title: 'A little after lunch',
-    moments: [
-      moment('lunch', 'Lunch', '12:00', 30, ['anytime']),
-      moment('table', 'Quiet table', '13:00', 20, ['table'], AT_TABLE),
-      moment('outdoors', 'Outdoors', '14:30', 45, ['play', 'anytime'], OUT),
-      moment('floor', 'Floor', '15:30', 30, ['play', 'anytime']),
-    ],
-  },
+  WHOLE_DAY,
+  day(
+    'morning',
+    'Morning only',
+    ['arriving', '08:30', 15],
+    ['floor', '09:00', 35],
+    ['snack', '09:45', 20],
+    ['table', '10:10', 20],
+    ['outdoors', '10:40', 40],
+    ['going-home', '11:45', 10],
+  ),
+  day(
+    'afternoon',
+    'A little after lunch',
+    ['lunch', '12:00', 30],
+    ['table', '13:00', 20],
+    ['outdoors', '14:30', 45],
+    ['floor', '15:30', 30],
+  ),
 ];
 
 /** A household before anyone has chosen anything. */
@@ -76,7 +82,7 @@ export function newHousehold(id: string, name: string): Household {
     tablePerWeek: 3,
     againstClock: false,
     nameNearest: false,
-    moments: [...(READY_DAYS[0]?.moments ?? [])],
+    moments: [...WHOLE_DAY.moments],
     version: 1,
   };
 }

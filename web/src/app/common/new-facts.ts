@@ -37,11 +37,22 @@ export class NewFacts {
     };
   }
 
+  /** Where a child is thought to be. @param byAge true where the age alone says so */
+  placement(
+    childId: string,
+    levels: PlacementEstimate['levels'],
+    byAge: boolean,
+  ): PlacementEstimate {
+    const { clock } = this;
+    return {
+      ...{ id: uuid(), childId, at: clock.instant(), day: clock.today(), notedBy: '' },
+      ...{ levels, byAge },
+    };
+  }
+
   /** Where the age alone would place a child: where to begin, and nothing that was seen. */
-  placedByAge({ id: childId, birthDate }: Pick<Child, 'id' | 'birthDate'>): PlacementEstimate {
-    const day = this.clock.today();
-    const levels = levelsByAge(monthsOn(birthDate, day));
-    return { id: uuid(), childId, at: this.clock.instant(), day, levels, byAge: true, notedBy: '' };
+  placedByAge({ id, birthDate }: Pick<Child, 'id' | 'birthDate'>): PlacementEstimate {
+    return this.placement(id, levelsByAge(monthsOn(birthDate, this.clock.today())), true);
   }
 
   /** Takes a fact back: that is a further one. */

@@ -6,15 +6,16 @@ import {
   type Household,
 } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
+import { Conflicts } from '../conflict/conflicts';
+import { HOUSEHOLD_WORDS } from '../conflict/household-words';
 import { childrenFeature } from './children';
 import { HouseholdActions, householdFeature } from './household';
-import { Writes } from './writes';
 
 /** How far setting up the house has come; it can be left and taken up again on any device. */
 @Injectable({ providedIn: 'root' })
 export class FirstHour {
   private readonly store = inject(Store);
-  private readonly writes = inject(Writes);
+  private readonly conflicts = inject(Conflicts);
   private readonly household = this.store.selectSignal(householdFeature.selectHousehold);
   private readonly children = this.store.selectSignal(childrenFeature.selectEveryone);
   readonly loaded = this.store.selectSignal(childrenFeature.selectLoaded);
@@ -30,22 +31,27 @@ export class FirstHour {
     return household.firstHour ? !household.firstHour.dismissed : this.children().length === 0;
   });
 
-  /** @throws as `Writes.send` does */
+  /** @throws as `Conflicts.put` does */
   async finish(step: FirstHourStep, more: Partial<Household> = {}): Promise<void> {
     const done = FIRST_HOUR.filter((one) => one === step || this.done().has(one));
     await this.keep({ ...more, firstHour: { done, dismissed: false } });
   }
 
-  /** @throws as `Writes.send` does */
+  /** @throws as `Conflicts.put` does */
   async dismiss(): Promise<void> {
     await this.keep({ firstHour: { done: [...this.done()], dismissed: true } });
   }
 
   private async keep(more: Partial<Household>): Promise<void> {
-    const household = this.household();
-    if (!household) return;
-    const mine = { ...household, ...more };
-    await this.writes.send('PUT', '/household', mine, HouseholdSchema, { loads: true });
+    const base = this.household();
+    if (!base) return;
+    await this.conflicts.put('/household', HouseholdSchema, {
+      base,
+      mine: { ...base, ...more },
+      what: 'the household',
+      words: HOUSEHOLD_WORDS,
+      loads: true,
+    });
     this.store.dispatch(HouseholdActions.libraryChanged());
   }
 }

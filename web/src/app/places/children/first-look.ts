@@ -187,17 +187,10 @@ export class FirstLook {
     if (!pegs) return;
     const look = this.look();
     const moved = !look || STRANDS.some((strand) => look.levels[strand] !== pegs[strand]);
-    const stamp = { childId: this.id(), at: this.clock.instant(), day: this.clock.today() };
     if (moved) {
-      const fact: PlacementEstimate = {
-        id: uuid(),
-        ...stamp,
-        levels: pegs,
-        byAge: this.byAge(),
-        notedBy: '',
-      };
-      void this.outbox.put({ kind: 'placement', placement: fact });
-      this.take({ kind: 'placement', placement: fact });
+      const placement = this.facts.placement(this.id(), pegs, this.byAge());
+      void this.outbox.put({ kind: 'placement', placement });
+      this.take({ kind: 'placement', placement });
     }
     this.sessionId = uuid();
     this.noted.set([]);
@@ -207,8 +200,8 @@ export class FirstLook {
         id: this.sessionId,
         activityId: FIRST_LOOK,
         planEntryId: null,
-        day: stamp.day,
-        startedAt: stamp.at,
+        day: this.clock.today(),
+        startedAt: this.clock.instant(),
         endedAt: null,
         mood: null,
         participants: [{ childId: this.id(), rangeMax: 10 }],

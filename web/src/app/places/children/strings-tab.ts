@@ -125,8 +125,8 @@ export class StringsTab {
   }
 
   /** Sits down with this child at once, outside the plan. */
-  protected begin(step: Pick<NextStep, 'activityId' | 'top'>): void {
-    if (step.activityId === null) return;
-    void this.starting.start(step.activityId, [{ childId: this.id(), rangeMax: step.top ?? 5 }]);
+  protected begin({ activityId, top }: Pick<NextStep, 'activityId' | 'top'>): void {
+    if (activityId === null) return;
+    void this.starting.start(activityId, [{ childId: this.id(), rangeMax: top ?? 5 }]);
   }
 }

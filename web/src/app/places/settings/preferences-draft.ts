@@ -3,30 +3,9 @@ import type { FormGroup } from '@angular/forms';
 import { Household as HouseholdSchema, type Household } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
 import { Unsaved, refused } from '../../common/forms';
-import { Conflicts, type FieldWords } from '../../conflict/conflicts';
+import { Conflicts } from '../../conflict/conflicts';
+import { HOUSEHOLD_WORDS } from '../../conflict/household-words';
 import { HouseholdActions, householdFeature } from '../../state/household';
-
-const HOUSEHOLD_WORDS: FieldWords = {
-  name: 'Name',
-  languages: 'Languages',
-  openDays: 'Open days',
-  units: 'Units',
-  paper: 'Paper',
-  frameFill: 'Filling a ten frame',
-  digitForms: 'How digits look',
-  digitCue: 'Saying how a digit is written',
-  digitWords: 'Our own words for the digits',
-  moments: [
-    'The day',
-    (moments: Household['moments']) =>
-      moments.map((one) => `${one.time.replace(/^0/, '')} ${one.name}`).join('\n'),
-  ],
-  tablePerWeek: 'Table time a week',
-  tablesADay: 'Table time a day',
-  minutesADay: 'Your minutes a day',
-  weekNumber: 'Number of the week',
-  preferredWay: 'How a session is given',
-};
 
 /** Keeps what a form makes of the household, as a whole and with its version. */
 @Injectable()

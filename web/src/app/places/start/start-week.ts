@@ -7,7 +7,7 @@ import {
   output,
 } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { addDays, mondayOf, weekdayNumber } from '@gumo/core/vocabulary';
+import { weekToPlan } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
 import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
@@ -17,9 +17,6 @@ import { householdFeature } from '../../state/household';
 import { WeekActions, weekFeature } from '../../state/week';
 import { Planning } from '../../planning/planning';
 import { PlanningBar } from '../../planning/planning-bar';
-
-/** From Friday on the week to plan is the next one. */
-const FRIDAY = 5;
 
 /** The first week, planned. */
 @Component({
@@ -80,8 +77,9 @@ export class StartWeek {
   private readonly activities = this.store.selectSignal(householdFeature.selectActivityById);
   protected readonly planning = inject(Planning);
   readonly finished = output();
-  protected readonly next = weekdayNumber(this.today) >= FRIDAY;
-  protected readonly monday = this.next ? addDays(mondayOf(this.today), 7) : mondayOf(this.today);
+  private readonly household = this.store.selectSignal(householdFeature.selectHousehold);
+  protected readonly monday = weekToPlan(this.household()?.openDays ?? [], this.today);
+  protected readonly next = this.monday > this.today;
   protected readonly cards = computed(() => {
     const week = this.week();
     return week?.sheet.from === this.monday ? week.entries.length : 0;

@@ -24,7 +24,7 @@ import {
   type PlanEntry,
   addDays,
   mondayOf,
-  weekdayNumber,
+  weekToPlan,
 } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
 import { format } from 'date-fns/format';
@@ -49,6 +49,8 @@ import { WeekGaps } from './week-gaps';
 import { WhyPanel } from './why-panel';
 
 const DAYS = 7;
+/** Before the household is there. */
+const USUAL_DAYS: readonly number[] = [1, 5];
 
 /** The week: planned in minutes, bent by hand at any time. */
 @Component({
@@ -101,16 +103,13 @@ export class Week {
   protected readonly from = computed(() => {
     const asked = this.of();
     if (asked !== undefined && /^\d{4}-\d{2}-\d{2}$/.test(asked)) return mondayOf(asked);
-    const today = this.clock.today();
-    const last = Math.max(0, ...(this.household()?.openDays ?? [5]));
-    const isOver = weekdayNumber(today) > last;
-    return mondayOf(isOver ? addDays(today, DAYS) : today);
+    return weekToPlan(this.household()?.openDays ?? USUAL_DAYS, this.clock.today());
   });
   protected readonly isThisWeek = computed(() => this.from() === mondayOf(this.clock.today()));
   protected readonly span = computed(() => {
     const days = this.days();
     // Before the week is there, its usual days.
-    const usual = this.household()?.openDays ?? [1, 5];
+    const usual = this.household()?.openDays ?? USUAL_DAYS;
     const onDay = (weekday: number): Day => addDays(this.from(), weekday - 1);
     const first = days[0]?.day ?? onDay(Math.min(...usual));
     const last = days[days.length - 1]?.day ?? onDay(Math.max(...usual));
