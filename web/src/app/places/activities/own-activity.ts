@@ -26,7 +26,6 @@ import {
   Minutes,
   Need,
   OwnActivity,
-  type Quantity,
   STEP_KINDS,
   USES,
 } from '@gumo/core/vocabulary';
@@ -40,147 +39,28 @@ import { FORM_FIELDS } from '../../common/form-field';
 import { Unsaved, faultOf, refused, valid } from '../../common/forms';
 import { Icon } from '../../common/icon';
 import { IconTip } from '../../common/icon-tip';
-import { Conflicts, type FieldWords } from '../../conflict/conflicts';
+import { Conflicts } from '../../conflict/conflicts';
 import { OwnActivities } from '@gumo/core/contract';
 import { HouseholdActions, householdFeature } from '../../state/household';
+import {
+  ACTIVITY_WORDS,
+  EMPTY,
+  KINDS,
+  NEW_NEED,
+  NOTES,
+  NUMBERS,
+  STEP_WORDS,
+  WAYS,
+} from './own-activity-words';
+import { QUANTITY_WORDS, type QuantityChoice, choiceOf, quantityOf } from './quantity-choices';
 import { RoundField } from './round-field';
 import { Writes } from '../../state/writes';
 
 type Draft = OwnActivity;
 const FIELDS = OwnActivity.entries;
-type QuantityChoice = 'fixed' | 'child' | 'top' | 'tops' | 'rows' | 'other';
-
-const QUANTITY_WORDS: Record<QuantityChoice, string> = {
-  fixed: 'as many as this',
-  child: 'so many a child',
-  top: 'the top of the range',
-  tops: 'each child’s own top',
-  rows: '1 + 2 + … to the top',
-  other: 'as in the built-in one',
-};
-const STEP_WORDS: Record<(typeof STEP_KINDS)[number], string> = {
-  lay: 'Lay out',
-  show: 'Show',
-  turn: 'Child’s turn',
-  ask: 'Ask',
-  check: 'Check',
-  say: 'Say it whole',
-  another: 'Another way',
-  how: 'How do you know?',
-  stop: 'Stop',
-};
-const WAYS = ['adult-led', 'presentation', 'invitation'] as const;
-const NOTES = [
-  { key: 'easier', words: 'Easier', most: 200 },
-  { key: 'harder', words: 'Harder', most: 200 },
-  { key: 'watchFor', words: 'Watch for', most: 300 },
-  { key: 'makeIt', words: 'Make it', most: 300 },
-] as const;
-const NUMBERS = [
-  ['shortest', 'Minutes from'],
-  ['longest', 'to'],
-  ['setUpMinutes', 'Setting up'],
-  ['clearUpMinutes', 'Clearing up'],
-  ['fromAge', 'From about age'],
-] as const;
-const KINDS = [
-  { key: 'mess', words: 'Mess', choices: ['dry', 'damp', 'paint'] },
-  { key: 'noise', words: 'Noise', choices: ['quiet', 'lively'] },
-  { key: 'place', words: 'Place', choices: ['in', 'out', 'either'] },
-] as const;
 /** Skills offered at once; more letters narrow them. */
 const OFFERED = 40;
 const EXAMPLE = { tops: [5, 10] };
-
-const NEW_NEED: Need = {
-  use: 'counter',
-  words: '',
-  must: 5,
-  wish: null,
-  colors: 'any',
-  alike: false,
-  consumable: false,
-};
-
-const EMPTY: Omit<Draft, 'id'> = {
-  title: '',
-  band: 'table',
-  ways: ['adult-led'],
-  minutes: [3, 8],
-  setUpMinutes: 2,
-  clearUpMinutes: 2,
-  care: '',
-  seat: 'beside the child',
-  skills: [],
-  needs: [],
-  steps: [
-    { kind: 'lay', text: '' },
-    { kind: 'show', text: '' },
-    { kind: 'turn', text: '' },
-    { kind: 'ask', text: '' },
-    { kind: 'stop', text: 'Stop while it is still fun.' },
-  ],
-  easier: '',
-  harder: '',
-  watchFor: '',
-  cautions: [],
-  hazards: [],
-  mess: 'dry',
-  noise: 'quiet',
-  place: 'either',
-  fromAge: 3,
-  checksItself: false,
-  sheets: [],
-  makeIt: '',
-  otherwise: null,
-  archived: false,
-  version: 0,
-};
-
-function choiceOf(must: Quantity): { choice: QuantityChoice; count: number } {
-  if (typeof must === 'number') return { choice: 'fixed', count: must };
-  if (must === 'k') return { choice: 'child', count: 1 };
-  if (must === 'n') return { choice: 'top', count: 1 };
-  if (typeof must === 'object' && 'sum' in must && must.sum === 'n')
-    return { choice: 'tops', count: 1 };
-  if (typeof must === 'object' && 'upTo' in must && must.upTo === 'n' && must.step === undefined) {
-    return { choice: 'rows', count: 1 };
-  }
-  if (typeof must === 'object' && 'times' in must) {
-    const count = must.times.find((one) => typeof one === 'number');
-    if (must.times.length === 2 && must.times.includes('k') && typeof count === 'number') {
-      return { choice: 'child', count };
-    }
-  }
-  return { choice: 'other', count: 1 };
-}
-
-function quantityOf(choice: QuantityChoice, count: number, old: Quantity): Quantity {
-  switch (choice) {
-    case 'fixed':
-      return count;
-    case 'child':
-      return { times: [count, 'k'] };
-    case 'top':
-      return 'n';
-    case 'tops':
-      return { sum: 'n' };
-    case 'rows':
-      return { upTo: 'n' };
-    case 'other':
-      return old;
-  }
-}
-
-const ACTIVITY_WORDS: FieldWords = {
-  title: 'Title',
-  skills: 'Skills',
-  band: 'Band',
-  minutes: 'Minutes',
-  sentence: 'In a sentence',
-  steps: ['Steps', (steps: OwnActivity['steps']) => steps.map((one) => one.text).join('\n')],
-  archived: 'Put away',
-};
 
 const lines = (text: string): string[] =>
   text
