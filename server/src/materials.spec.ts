@@ -159,6 +159,7 @@ describe('materials and the library over HTTP', () => {
     expect((await world.ask('GET', '/graphs')).body).toEqual([]);
     const page = { title: 'Ours', about: [], columns: [], each: 1, rows: 1 };
     expect(await refused('POST', '/papers/graph.pdf', page)).toBe('columns');
+    expect(await refused('POST', '/papers/home.pdf', { strips: [] })).toBe('strips');
   });
 
   it('names the wrong field of a song, a kit and the household', async () => {

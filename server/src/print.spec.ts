@@ -127,6 +127,22 @@ describe('paper, over HTTP', () => {
     expect(strings.pages[0]!.words).toContain('assumed');
   });
 
+  it('prints what goes home, and the guesses of a child once there are some', async () => {
+    const response = await fetch(`${week.world.url}/papers/home.pdf`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json', origin: new URL(week.world.url).origin },
+      body: JSON.stringify({ strips: [{ title: 'Juno', lines: ['Say: “How many here?”'] }] }),
+    });
+    expect(response.status).toBe(200);
+    const { pages } = await readPdf(new Uint8Array(await response.arrayBuffer()));
+    expect(pages[0]!.words.join(' ')).toContain('How many here?');
+    const none = await week.ask('GET', `/papers/guesses/${week.juno.id}.pdf`);
+    expect([none.status, problemOf(none).title]).toEqual([
+      422,
+      'Nothing was guessed and counted yet.',
+    ]);
+  });
+
   it('prints the slip of a day: a line for each question of its cards, and says so where there is none', async () => {
     await planned('next-number');
     const { pages } = await pdf(`/papers/slip/${MONDAY}.pdf`);

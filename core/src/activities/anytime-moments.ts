@@ -124,7 +124,7 @@ export const ANYTIME_MOMENTS: readonly Activity[] = [
     easier: 'Only to five, only just after.',
     harder: 'Just before, from ten.',
     watchFor: 'Starting again at one each time.',
-    makeIt: 'A sock with two buttons.',
+    makeIt: 'A sock with two eyes drawn on it.',
   }),
   anytime({
     id: 'puppet-slip',

@@ -1,3 +1,4 @@
+import { GUESSED_AT } from '../details/index.js';
 import { OUTCOMES } from '../vocabulary/index.js';
 import * as v from 'valibot';
 
@@ -89,6 +90,15 @@ export const MeasuringAnswer = v.object({
     }),
   ),
   inside: v.number(),
+  guesses: v.array(
+    v.object({
+      day: v.string(),
+      at: v.picklist(GUESSED_AT),
+      low: v.number(),
+      high: v.number(),
+      actual: v.number(),
+    }),
+  ),
   hint: v.nullable(v.string()),
   weighed: v.array(v.object({ day: v.string(), right: v.number(), surprises: v.number() })),
   lines: v.array(

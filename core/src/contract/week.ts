@@ -26,6 +26,15 @@ const Coverage = v.object({
 export const PlanJob = v.object({ id: v.string(), of: v.string() });
 
 /** A week as its board shows it. */
+/** One thing to get or make, how, and the activities that it opens. */
+export const WeekOpening = v.nullable(
+  v.object({
+    name: v.string(),
+    minutes: v.number(),
+    how: v.string(),
+    activityIds: v.array(v.string()),
+  }),
+);
 export const WeekAnswer = v.object({
   sheet: WeekSheet,
   days: v.array(WeekDay),
@@ -37,10 +46,8 @@ export const WeekAnswer = v.object({
   unserved: v.array(
     v.object({ childId: v.string(), skillId: v.string(), missing: v.array(v.string()) }),
   ),
-  /** What to get or make next, most worth first. */
-  openings: v.array(
-    v.object({ words: v.string(), activityIds: v.array(v.string()), worth: v.number() }),
-  ),
+  /** What to get or make next; null where nothing would help. */
+  opening: WeekOpening,
   /** What has changed since it was planned. */
   changed: v.array(v.string()),
   refusals: v.array(v.string()),
@@ -98,6 +105,7 @@ export const LeftAnswer = v.array(PlanEntry);
 export const DayPlanned = v.object({ cards: v.number(), notes: v.array(v.string()) });
 
 export type WeekAnswer = v.InferOutput<typeof WeekAnswer>;
+export type WeekOpening = v.InferOutput<typeof WeekOpening>;
 export type WeekDay = v.InferOutput<typeof WeekDay>;
 export type Coverage = v.InferOutput<typeof Coverage>;
 export type PlanJob = v.InferOutput<typeof PlanJob>;

@@ -1,4 +1,5 @@
 export * from './amounts.js';
+export * from './guesses.js';
 export * from './measuring.js';
 export * from './numerals.js';
 export * from './saying.js';

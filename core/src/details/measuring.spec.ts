@@ -1,5 +1,6 @@
 import type { CaptureRecord, Observation, Outcome } from '../vocabulary/index.js';
-import { measuringOf } from './index.js';
+import { guessPage } from '../sheets/index.js';
+import { guessesOf, measuringOf } from './index.js';
 
 const seen = (day: string, record: CaptureRecord, outcome: Outcome = 'own'): Observation => ({
   id: day,
@@ -109,7 +110,46 @@ describe('what a child measured over time', () => {
       inside: 0,
       hint: null,
       weighed: [],
+      guesses: [],
       lines: [],
     });
+  });
+
+  it('draws every guess beside its count, older to newer, where it was made', () => {
+    const guess = (
+      predicted: number | null,
+      activityId: string,
+      more: Partial<Observation> = {},
+    ) => ({
+      ...seen('2026-02-03', { kind: 'guess', predicted, actual: 9 }),
+      activityId,
+      ...more,
+    });
+    const guesses = guessesOf([
+      guess(12, 'guess-line'),
+      guess(null, 'guess-line'),
+      guess(6, 'dice-touch'),
+      guess(9, 'walk-tally'),
+      guess(3, 'mirror-table', { skillId: 'mirror-see' }),
+      guess(4, 'guess-line', { adultTurn: true }),
+      seen('2026-02-04', range(20, 40, 30)),
+    ]);
+    expect(guesses.map(({ at, low, high, actual }) => [at, low, high, actual])).toEqual([
+      ['line', 12, 12, 9],
+      ['dice', 6, 6, 9],
+      ['walk', 9, 9, 9],
+      ['jar', 20, 40, 30],
+    ]);
+    const [page] = guessPage('a4', 'Wren', guesses).pages;
+    const numerals = page!.marks.flatMap((mark) =>
+      mark.kind === 'text' && mark.bold ? [mark] : [],
+    );
+    expect(numerals.map(({ text }) => text)).toEqual('12 9 6 9 9 9 40 20 30'.split(' '));
+    // Nothing but numerals is written above the line, and all of it lies on the page.
+    for (const mark of numerals) expect(mark.y).toBeGreaterThan(0);
+    const full = page!.marks.flatMap((mark) =>
+      mark.kind === 'rect' && mark.fill === 'spruce' ? [mark.h] : [],
+    );
+    expect(full[3]! / full[0]!).toBeCloseTo(30 / 9, 5);
   });
 });

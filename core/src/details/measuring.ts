@@ -1,5 +1,6 @@
 import { type MassUnit, jarHint, leaning, rangeVerdict } from '../measuring/index.js';
 import type { Day, Observation } from '../vocabulary/index.js';
+import { type GuessSeen, guessesOf } from './guesses.js';
 import { type MeasuredLine, measuredWords } from './measured-words.js';
 
 /** A range that a child kept on the chart, and what came. */
@@ -25,6 +26,8 @@ export interface MeasuringSeen {
   readonly inside: number;
   readonly hint: string | null;
   readonly weighed: readonly WeighedDay[];
+  /** What was guessed and then counted. */
+  readonly guesses: readonly GuessSeen[];
   /** Everything that was measured, try by try. */
   readonly lines: readonly MeasuredLine[];
 }
@@ -56,6 +59,7 @@ export function measuringOf(
       .length,
     hint: jarHint(ranges),
     weighed: [...days].map(([day, counted]) => ({ day, ...counted })),
+    guesses: guessesOf(observations),
     lines: observations.flatMap((one) => measuredWords(one, unit) ?? []),
   };
 }

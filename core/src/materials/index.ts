@@ -6,6 +6,7 @@ export * from './holds.js';
 export * from './household-things.js';
 export * from './needs.js';
 export * from './small-parts.js';
+export * from './to-make.js';
 export * from './interests.js';
 export * from './paste.js';
 export * from './stock.js';

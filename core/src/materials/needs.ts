@@ -215,7 +215,7 @@ export function needsOf(
   for (const { activity, sizes, care, when, named } of planned) {
     const moment = when ? `${when.day} ${when.moment}` : '';
     const beside = when?.beside ?? false;
-    const atHome = had ? isInTheHouse(activity, materials, had) : () => true;
+    const atHome = had ? isInTheHouse(activity, had) : () => true;
     for (const need of activity.needs) {
       const kind = [need.use, need.words, need.colors].join('/');
       const key = careWord(care) === cares[0] ? kind : `${kind}/${careWord(care)}`.slice(0, 120);

@@ -1,5 +1,6 @@
-import { capital, joinWords } from '../numbers/index.js';
-import { STRANDS, type Strand } from '../vocabulary/index.js';
+import { TO_MAKE, type ToMake } from '../materials/index.js';
+import { joinWords } from '../numbers/index.js';
+import { STRANDS, type Strand, type Use } from '../vocabulary/index.js';
 import { draftWith } from './draft.js';
 import type { Card, WeekModel } from './model.js';
 import { mayBeInFocus } from './terms.js';
@@ -114,29 +115,22 @@ export function unservedIn(model: WeekModel): Unserved[] {
   );
 }
 
-/** A material to get or make, and what it would open. */
-export interface Opening {
-  /** What the activities call it. */
-  readonly words: string;
+/** A thing to get or make, how, and the activities that it opens. */
+export interface Opening extends ToMake {
   readonly activityIds: readonly string[];
-  /** What it would add, in goes of a middling value. */
-  readonly worth: number;
 }
 
-const MOST_OPENINGS = 3;
-
 /**
- * What to get or make next: of everything that is missing, what opens the most. Counted is what its
- * activities would bring to each child who could be in focus on them, where nothing else is missing.
+ * What to get or make next, one thing a week: of everything that is missing, what opens the most. Counted
+ * is what its activities would bring to each child who could be in focus on them, where nothing else is
+ * missing; null where nothing would help.
  */
-export function openingsIn(model: WeekModel): Opening[] {
-  const found = new Map<string, { ids: string[]; worth: number }>();
-  for (const activity of model.activities) {
-    const [words, more] = activity.missing;
-    if (words === undefined || more !== undefined) continue;
-    const worth = activity.options.reduce((sum, ways, c) => {
-      const barred = activity.barred[c];
-      if (barred !== null && barred !== 'materials') return sum;
+export function openingIn(model: WeekModel): Opening | null {
+  const found = new Map<Use, { ids: string[]; worth: number }>();
+  for (const { id, lacks, options, barred } of model.activities) {
+    if (lacks === null || !TO_MAKE[lacks]) continue;
+    const worth = options.reduce((sum, ways, c) => {
+      if (barred[c] !== 'materials') return sum;
       const wants = model.children[c]?.wants ?? [];
       const best = ways.map(({ hits }) =>
         hits.reduce((all, { want, part }) => all + part * (wants[want]?.value ?? 0), 0),
@@ -144,11 +138,10 @@ export function openingsIn(model: WeekModel): Opening[] {
       return sum + Math.max(0, ...best);
     }, 0);
     if (worth === 0) continue;
-    const known = found.get(words) ?? { ids: [], worth: 0 };
-    found.set(words, { ids: [...known.ids, activity.id], worth: known.worth + worth });
+    const known = found.get(lacks) ?? { ids: [], worth: 0 };
+    found.set(lacks, { ids: [...known.ids, id], worth: known.worth + worth });
   }
-  return [...found]
-    .map(([words, { ids, worth }]): Opening => ({ words: capital(words), activityIds: ids, worth }))
-    .sort((x, y) => y.worth - x.worth)
-    .slice(0, MOST_OPENINGS);
+  const [best] = [...found].sort(([, x], [, y]) => y.worth - x.worth);
+  const how = best && TO_MAKE[best[0]];
+  return how ? { ...how, activityIds: best[1].ids } : null;
 }

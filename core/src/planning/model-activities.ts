@@ -54,7 +54,7 @@ export function activityFor(facts: WeekFacts, activity: Activity, around: Around
   const { wants, careful, moments, days, first, items, sameMaterials } = around;
   const { band } = activity;
   const lowest = Math.min(LOWEST_TOP, ...topsOf(activity));
-  const suppose = isInTheHouse(activity, materials, facts.had);
+  const suppose = isInTheHouse(activity, facts.had);
   const keptFrom = children.flatMap(({ child }, c) =>
     isKeptFrom(activity, child.cautions.allergies, lowest, materials) ? [c] : [],
   );
@@ -79,13 +79,13 @@ export function activityFor(facts: WeekFacts, activity: Activity, around: Around
     optionsFor(activity, one, wants[c] ?? [], BAND[band].effect * variety),
   );
   const minutes = minutesBySize(activity);
-  const missing = activity.needs
-    .filter(
-      (need) =>
-        evaluate(need.must, { tops: [lowest] }) >
-        stockFor(need, materials, { noSmallParts: false }, suppose),
-    )
-    .map((need) => need.words);
+  const lacking = activity.needs.filter(
+    (need) =>
+      evaluate(need.must, { tops: [lowest] }) >
+      stockFor(need, materials, { noSmallParts: false }, suppose),
+  );
+  const missing = lacking.map(({ words }) => words);
+  const [lacks, ...alsoLacks] = new Set(lacking.map(({ use }) => use));
   const mostWith = (noSmallParts: boolean): number[] =>
     groupLimits(activity, RANGES, BAND[band].focus, materials, care(noSmallParts), suppose);
   const mostAny = mostWith(false);
@@ -116,6 +116,7 @@ export function activityFor(facts: WeekFacts, activity: Activity, around: Around
       mostSafe.every((most) => most === 0) && onlySmall(activity, lowest, materials, care(true)),
     mostAny,
     missing,
+    lacks: alsoLacks.length === 0 ? (lacks ?? null) : null,
     uses: activity.needs
       .filter((need) => need.consumable)
       .flatMap((need) => {

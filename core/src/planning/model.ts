@@ -1,5 +1,5 @@
 import type { Candidate } from '../evidence/index.js';
-import type { Band, Day } from '../vocabulary/index.js';
+import type { Band, Day, Use } from '../vocabulary/index.js';
 import { INVITATION_MINUTES, type Steps } from './settings.js';
 
 /** The week as numbers: lists that refer to one another by their index. */
@@ -130,6 +130,8 @@ export interface ModelActivity {
   readonly mostAny: readonly number[];
   /** Words for what is missing; empty where all that it needs is there. */
   readonly missing: readonly string[];
+  /** What all that is missing is used as; null where nothing or more than one kind of thing is missing. */
+  readonly lacks: Use | null;
   /** What it uses up: base + each a child. */
   readonly uses: readonly { readonly item: number; readonly base: number; readonly each: number }[];
   /** By child: ways to be in focus, best first; none where it serves nothing that the child is at. */

@@ -76,6 +76,7 @@ export const aModelActivity = (
     needsSmall: false,
     mostAny: RANGES.map(() => focus),
     missing: [],
+    lacks: null,
     uses: [],
     options: children.map(({ wants }) => wants.map((_, w) => anOption(band, w, 5, variety))),
     liked: children.map(() => false),

@@ -7,6 +7,7 @@ export { pictureFor } from './drawn.js';
 export { FACE_WORDS } from './faces.js';
 export { crowdOf, takenFor } from './games.js';
 export * from './graph-paper.js';
+export * from './guess-page.js';
 export { stationCard } from './home.js';
 export * from './items.js';
 export { coinsFor } from './pair-cards.js';

@@ -1,3 +1,4 @@
+import * as v from 'valibot';
 import { STATUS_WORDS, type SkillStatus } from '../evidence/index.js';
 import {
   type Mark,
@@ -13,6 +14,7 @@ import {
   text,
 } from './page.js';
 import { linesOf, widthOf } from './type.js';
+import { boundedArray, nonEmptyText } from '../vocabulary/index.js';
 
 /** A part of a page of words, one below the other. */
 export type Block =
@@ -84,6 +86,28 @@ export function wordPages(paper: Paper, title: string, blocks: readonly Block[])
   });
   turnPage();
   return { title, pages, notes: [] };
+}
+
+/** What goes home after a game, to be cut apart. */
+export const HomePaper = v.object({
+  strips: v.pipe(
+    v.array(
+      v.object({ title: nonEmptyText(80), lines: boundedArray(nonEmptyText(400), 8) }),
+      'must be a list',
+    ),
+    v.minLength(1, 'must not be empty'),
+    v.maxLength(12, 'must have at most 12 entries'),
+  ),
+});
+export type HomePaper = v.InferOutput<typeof HomePaper>;
+
+/** One strip a child, one below the other. */
+export function homePages(paper: Paper, { strips }: HomePaper): Sheet {
+  const blocks = strips.flatMap(({ title, lines }): Block[] => [
+    { kind: 'heading', words: title },
+    ...lines.map((words): Block => ({ kind: 'text', words })),
+  ]);
+  return wordPages(paper, 'For home', blocks);
 }
 
 export interface WeekDay {

@@ -9,6 +9,8 @@ export const ChildNote = v.object({
   day: Day,
   words: nonEmptyText(2000),
   notedBy: text(40),
+  /** What the family told; without it, what was seen here. Evidence of nothing either way. */
+  from: v.optional(v.literal('home', 'must be home')),
 });
 
 export type ChildNote = v.InferOutput<typeof ChildNote>;

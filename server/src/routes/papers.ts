@@ -1,9 +1,13 @@
+import { guessesOf } from '@gumo/core/details';
 import { conclude } from '@gumo/core/evidence';
 import {
   type Block,
   GraphPaper,
+  HomePaper,
   type Sheet,
   graphPage,
+  guessPage,
+  homePages,
   materialsLabels,
   slipPage,
   stringPages,
@@ -23,6 +27,8 @@ import { familyBlocks, goalBlocks } from './families.js';
 import { cardsOfWeek } from './exports.js';
 import { sendPdf } from './send-pdf.js';
 
+/** Tries that are looked at for a drawing. */
+const LOOK_BACK = 5_000;
 const WEEKDAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
 
 /** What an adult takes along on paper: the week, what to lay ready, a child's strings of beads. */
@@ -102,6 +108,11 @@ export function papersRoutes(context: Context): Router {
     await send(response, 'graph', graphPage(paper(), checked(GraphPaper, request.body)));
   });
 
+  /** What goes home after a game; nothing of it is kept. */
+  router.post('/home.pdf', async (request: Request, response) => {
+    await send(response, 'home', homePages(paper(), checked(HomePaper, request.body)));
+  });
+
   router.get('/labels.pdf', async (_request, response) => {
     const boxes = new Map<string, string[]>();
     for (const { box, name } of store.materials.all()) {
@@ -129,6 +140,14 @@ export function papersRoutes(context: Context): Router {
       sheets.push(wordPages(paper(), `${title}: goals`, goalBlocks(letter, name)));
     }
     await send(response, 'family', ...sheets);
+  });
+
+  /** What a child guessed and then counted, drawn without words. */
+  router.get('/guesses/:id.pdf', async (request: Request, response) => {
+    const child = childOf(context, request);
+    const guesses = guessesOf(store.facts.valid(child.id, null, LOOK_BACK));
+    if (guesses.length === 0) throw new Problem(422, 'Nothing was guessed and counted yet.');
+    await send(response, 'guesses', guessPage(paper(), child.name, guesses));
   });
 
   router.get('/strings/:id.pdf', async (request: Request, response) => {

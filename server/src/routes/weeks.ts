@@ -9,6 +9,7 @@ import {
   MovedCard,
   PlanJob,
   WeekAnswer,
+  WeekOpening,
   WeekPlanning,
 } from '@gumo/core/contract';
 import {
@@ -22,7 +23,7 @@ import {
   entryOf,
   meanwhileWords,
   momentFor,
-  openingsIn,
+  openingIn,
   reasonFor,
   shareWords,
   unservedIn,
@@ -64,6 +65,10 @@ export function weeksRoutes(context: Context, plans: WeekPlans): Router {
   router.get('/:from', (request, response) => {
     const { now = null } = checked(At, request.query);
     answer(response, WeekAnswer, boardOf(context, weekOf(context, fromOf(request), now)));
+  });
+
+  router.get('/:from/opening', (request, response) => {
+    answer(response, WeekOpening, openingIn(weekOf(context, fromOf(request)).model));
   });
 
   /** Closed days, activities left out, places left empty; what a plan is worth is not for writing. */
@@ -337,7 +342,7 @@ function boardOf({ planner, store }: Context, week: PlannedWeek) {
     ),
     coverage: coverageOf(model, cards),
     unserved: unservedIn(model),
-    openings: openingsIn(model),
+    opening: openingIn(model),
     changed: changedWords(facts),
     ...checkWeek(week),
     words: weekWords(week, cards),

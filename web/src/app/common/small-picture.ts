@@ -15,6 +15,12 @@ import { Icon } from './icon';
 /** Things on a table, or a page as SVG; null for what has no picture. */
 export type Drawing = Scene | string | null;
 
+/** A drawn page for an image: paper is white in the evening too. */
+export function asPicture(svg: string): string {
+  const paper = svg.replace('>', '><rect width="100%" height="100%" fill="#fff"/>');
+  return `data:image/svg+xml,${encodeURIComponent(paper)}`;
+}
+
 /** Drawn once, on first sight. */
 const known = new Map<unknown, Drawing>();
 
@@ -69,10 +75,7 @@ export class SmallPicture {
   });
   protected readonly page = computed(() => {
     const drawing = this.drawing();
-    if (typeof drawing !== 'string') return null;
-    // Paper is white in the evening too.
-    const paper = drawing.replace('>', '><rect width="100%" height="100%" fill="#fff"/>');
-    return `data:image/svg+xml,${encodeURIComponent(paper)}`;
+    return typeof drawing === 'string' ? asPicture(drawing) : null;
   });
 
   constructor() {

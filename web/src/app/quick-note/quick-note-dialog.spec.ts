@@ -39,6 +39,20 @@ async function open(childId: string | null = null, providers: Provider[] = []) {
 describe('a quick note', () => {
   afterEach(() => TestBed.resetTestingModule());
 
+  it('keeps what the family told as a note from home, never as a try', async () => {
+    const { place, put } = await open(kofi.id);
+    const text = place.find<HTMLTextAreaElement>('textarea');
+    text.value = 'We counted the spoons';
+    text.dispatchEvent(new Event('input'));
+    await place.click('The family told me', 'mat-checkbox label');
+    await place.click('Save the words');
+    expect(put.map((one) => one.kind)).toEqual(['note']);
+    expect(put[0]).toEqual({
+      kind: 'note',
+      note: jasmine.objectContaining({ childId: kofi.id, from: 'home' }),
+    } as unknown as OutboxEntry);
+  });
+
   it('keeps to the child that was chosen, in whatever order answers and lists come in', async () => {
     const waiting: (() => void)[] = [];
     const get = (path: string): Promise<unknown> =>

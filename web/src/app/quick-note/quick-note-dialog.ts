@@ -15,6 +15,7 @@ import {
   MatDialogRef,
 } from '@angular/material/dialog';
 import { MatButtonModule } from '@angular/material/button';
+import { MatCheckbox } from '@angular/material/checkbox';
 import { MatInputModule } from '@angular/material/input';
 import { MatSelectModule } from '@angular/material/select';
 import { type ChildState, emptyState, likelySkills } from '@gumo/core/evidence';
@@ -63,6 +64,7 @@ const SHORT: Record<Outcome, string> = {
     FORM_FIELDS,
     QuickNoteNumbers,
     MatButtonModule,
+    MatCheckbox,
     MatDialogModule,
     MatInputModule,
     MatSelectModule,
@@ -119,6 +121,7 @@ export class QuickNoteDialog {
     skills: skillsOfStrand(strand),
   }));
   protected readonly words = signal('');
+  protected readonly fromHome = signal(false);
   protected readonly outcomes = OUTCOMES;
   protected readonly short = SHORT;
   protected readonly long = OUTCOME_WORDS;
@@ -177,6 +180,7 @@ export class QuickNoteDialog {
       day: this.clock.today(),
       words,
       notedBy: '',
+      ...(this.fromHome() ? { from: 'home' as const } : {}),
     };
     void this.outbox.put({ kind: 'note', note });
     this.done(`${child.name}: words saved`, () =>

@@ -10,14 +10,17 @@ import {
 import { MatExpansionModule } from '@angular/material/expansion';
 import { askedWords, recordWords } from '@gumo/core/details';
 import { FIRST_LOOK } from '@gumo/core/evidence';
+import { type HomeStrip, homeStrip } from '@gumo/core/family';
 import { findSkill } from '@gumo/core/skills';
-import type { ChildNote } from '@gumo/core/vocabulary';
+import type { ChildNote, Observation, Session } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
 import { Api } from '../../common/api';
 import { OUTCOME_WORDS, dayWords, topWords } from '../../common/words';
 import { Notes, Pace, SessionAnswer, type SessionLine, SessionLines } from '@gumo/core/contract';
 import { householdFeature } from '../../state/household';
+import { HomeStrips } from '../../common/home-strips';
 import { Counted } from '../../common/plural';
+import { childrenFeature } from '../../state/children';
 
 interface TryLine {
   readonly id: string;
@@ -30,7 +33,7 @@ interface TryLine {
 @Component({
   selector: 'gumo-sessions-tab',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatExpansionModule, Counted],
+  imports: [MatExpansionModule, Counted, HomeStrips],
   templateUrl: './sessions-tab.html',
   styleUrl: './sessions-tab.scss',
 })
@@ -38,12 +41,16 @@ export class SessionsTab {
   readonly id = input.required<string>();
 
   private readonly api = inject(Api);
-  private readonly activities = inject(Store).selectSignal(householdFeature.selectActivityById);
+  private readonly store = inject(Store);
+  private readonly activities = this.store.selectSignal(householdFeature.selectActivityById);
+  private readonly childById = this.store.selectSignal(childrenFeature.selectChildById);
   private readonly sessions = signal<readonly SessionLine[]>([]);
   protected readonly pace = signal<Pace | null>(null);
   protected readonly notes = signal<readonly ChildNote[]>([]);
   protected readonly failure = signal<string | null>(null);
   protected readonly tries = signal<readonly TryLine[]>([]);
+  /** What can go home of the session that is open; null where nothing was noted in it. */
+  protected readonly home = signal<HomeStrip | null>(null);
   protected readonly day = dayWords;
   protected readonly lines = computed(() =>
     this.sessions().map((one) => ({
@@ -86,15 +93,24 @@ export class SessionsTab {
       : '';
   }
 
+  private stripOf({ activityId, day }: Session, tries: readonly Observation[]): HomeStrip | null {
+    const [child, activity] = [this.childById()[this.id()], this.activities().get(activityId)];
+    return child && activity && tries.length > 0 ? homeStrip(child, activity, day, tries) : null;
+  }
+
   /** Of the one that was opened; the others close. */
   protected async show(sessionId: string): Promise<void> {
     this.tries.set([]);
+    this.home.set(null);
     try {
-      const { observations } = await this.api.get(`/sessions/${sessionId}`, SessionAnswer);
+      const { session, observations } = await this.api.get(`/sessions/${sessionId}`, SessionAnswer);
+      const own = observations.flatMap(({ observation, voided }) =>
+        !voided && observation.childId === this.id() ? [observation] : [],
+      );
+      this.home.set(this.stripOf(session, own));
       this.tries.set(
-        observations
-          .filter(({ observation, voided }) => !voided && observation.childId === this.id())
-          .map(({ observation }) => ({ ...observation, asked: askedWords(observation) }))
+        own
+          .map((observation) => ({ ...observation, asked: askedWords(observation) }))
           .map(({ id, skillId, asked, outcome, record, adultTurn }) => ({
             id,
             what: [findSkill(skillId)?.title ?? '', asked].filter(Boolean).join(': '),

@@ -11,15 +11,16 @@ import { MatRipple } from '@angular/material/core';
 import { MatInputModule } from '@angular/material/input';
 import { RouterLink } from '@angular/router';
 import { asksWhatItHolds, countsAsSmall, readPasted } from '@gumo/core/materials';
-import { type Material, newMaterial } from '@gumo/core/vocabulary';
+import { type Material, mondayOf, newMaterial } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
 import { v7 as uuid } from 'uuid';
 import { Api } from '../../common/api';
 import { Clock } from '../../common/clock';
 import { FORM_FIELDS } from '../../common/form-field';
+import { GetNext } from '../../common/get-next';
 import { Icon } from '../../common/icon';
 import { Undo } from '../../common/undo';
-import { type NeedLine, NeedLines, MaterialList } from '@gumo/core/contract';
+import { type NeedLine, NeedLines, MaterialList, WeekOpening } from '@gumo/core/contract';
 import { MaterialsActions, materialsFeature } from '../../state/materials';
 import { Kits } from './kits';
 import { MaterialRow } from './material-row';
@@ -32,6 +33,7 @@ import { Writes } from '../../state/writes';
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [
     FORM_FIELDS,
+    GetNext,
     Icon,
     Kits,
     MatButton,
@@ -62,6 +64,7 @@ export class Materials {
   protected readonly message = signal<string | null>(null);
   protected readonly failure = computed(() => this.message() ?? this.loadFailure());
   private readonly week = signal<readonly NeedLine[]>([]);
+  protected readonly opening = signal<WeekOpening>(null);
 
   /** How many more of a thing this week asks for, by its id. */
   private readonly wanted = computed(
@@ -113,6 +116,8 @@ export class Materials {
 
   private async loadWeek(from: string): Promise<void> {
     this.week.set(await this.api.get(`/needs?from=${from}`, NeedLines).catch(() => []));
+    const monday = mondayOf(from);
+    this.opening.set(await this.api.get(`/weeks/${monday}/opening`, WeekOpening).catch(() => null));
   }
 
   /** "30 x 6 mm", or nothing where it was not measured. */

@@ -1,6 +1,8 @@
 import { TestBed } from '@angular/core/testing';
 import { MAT_DIALOG_DATA, MatDialogRef } from '@angular/material/dialog';
 import { LIBRARY } from '@gumo/core/activities';
+import { HOME_QUESTION } from '@gumo/core/family';
+import { Printing } from '../../common/printing';
 import { Place, aChild } from '../../testing/place';
 import { FinishDialog, type FinishData } from './finish-dialog';
 
@@ -21,6 +23,7 @@ async function open(data: Partial<FinishData> = {}): Promise<Opened> {
     moved: [],
     next: [],
     also: [],
+    home: [],
     made: null,
     addMade: () => Promise.resolve(),
     finish: (end) => ended.push(end),
@@ -65,6 +68,19 @@ describe('the end of a session', () => {
     expect(ended).toEqual([
       { mood: 'tense', moods: [{ childId: dilara.id, mood: 'tense' }], adult: 'tense' },
     ]);
+  });
+
+  it('opens what can go home, to be copied or printed', async () => {
+    const lines = ['We played “Two plates”.', 'Say: “How many here?”'];
+    const { place } = await open({ home: [{ childId: kofi.id, title: 'Kofi, March 10', lines }] });
+    await place.click('All calm');
+    const opened = spyOn(TestBed.inject(Printing), 'open').and.resolveTo();
+    await place.click('For home');
+    expect(place.text).toContain('Say: “How many here?”');
+    await place.click('Print');
+    expect(opened).toHaveBeenCalledOnceWith('/papers/home.pdf', {
+      strips: [{ title: 'Kofi, March 10', lines: [...lines, HOME_QUESTION] }],
+    });
   });
 
   it('keeps no mood where none was said', async () => {

@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { MatButtonModule } from '@angular/material/button';
 import { MAT_DIALOG_DATA, MatDialogModule, MatDialogRef } from '@angular/material/dialog';
 import type { AlsoWith } from '@gumo/core/activities';
+import type { HomeStrip } from '@gumo/core/family';
 import {
   type Activity,
   type Child,
@@ -10,6 +11,7 @@ import {
   type SessionEnd,
 } from '@gumo/core/vocabulary';
 import { ChildSymbol } from '../../common/child-symbol';
+import { HomeStrips } from '../../common/home-strips';
 import { TOGGLES } from '../../common/toggle';
 
 /** One bead that moved in a session, and why. */
@@ -34,6 +36,8 @@ export interface FinishData {
   readonly also: readonly AlsoWith[];
   /** What was made and stays in the house; null for nothing. */
   readonly made: Activity['yields'] | null;
+  /** What may go home, a strip a child. */
+  readonly home: readonly HomeStrip[];
   /** Puts what was made among the materials. */
   readonly addMade: () => Promise<void>;
   /** Keeps the end of the session. */
@@ -51,7 +55,7 @@ const MOOD_WORDS: Record<Mood, string> = {
 @Component({
   selector: 'gumo-finish-dialog',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatButtonModule, MatDialogModule, ChildSymbol, TOGGLES],
+  imports: [MatButtonModule, MatDialogModule, ChildSymbol, HomeStrips, TOGGLES],
   template: `
     @if (!over()) {
       <h2 mat-dialog-title>How was it?</h2>
@@ -118,6 +122,13 @@ const MOOD_WORDS: Record<Mood, string> = {
             <span class="soft" role="status">{{ failure() }}</span>
           </p>
         }
+        @if (atHome()) {
+          <gumo-home-strips [strips]="data.home" />
+        } @else if (data.home.length > 0) {
+          <button matButton="outlined" type="button" class="home" (click)="atHome.set(true)">
+            For home
+          </button>
+        }
         @if (data.also.length > 0) {
           <p class="soft">While it is all out:</p>
           @for (game of data.also; track game.activity.id) {
@@ -157,6 +168,9 @@ const MOOD_WORDS: Record<Mood, string> = {
       align-items: center;
       gap: 8px 16px;
     }
+    .home {
+      margin-bottom: 14px;
+    }
     .moved,
     .next {
       display: grid;
@@ -172,6 +186,7 @@ export class FinishDialog {
   protected readonly moods = signal<Readonly<Record<string, Mood>>>({});
   protected readonly adult = signal<Mood | null>(null);
   protected readonly over = signal(false);
+  protected readonly atHome = signal(false);
   protected readonly adding = signal(false);
   protected readonly added = signal(false);
   protected readonly failure = signal('');

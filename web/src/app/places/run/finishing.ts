@@ -10,6 +10,7 @@ import {
   statusOf,
   viewOf,
 } from '@gumo/core/evidence';
+import { type HomeStrip, homeStrip } from '@gumo/core/family';
 import { capital } from '@gumo/core/numbers';
 import { SKILLS, type Skill } from '@gumo/core/skills';
 import {
@@ -68,6 +69,7 @@ export class Finishing {
       moved: children.flatMap((child) => this.movedOf(child, session.day)),
       next: children.flatMap((child) => this.nextOf(child, session.day)),
       also: this.alsoFor(session, children),
+      home: this.homeFor(session, children),
       made: this.activity()?.yields ?? null,
       addMade: () => this.addMade(),
       finish: (end) => this.leave(session.id, end),
@@ -136,6 +138,15 @@ export class Finishing {
     });
     if (!activity || known.length < children.length) return [];
     return alsoWith(activity, [...this.activities().values()], known, session.day);
+  }
+
+  private homeFor(session: Session, children: readonly Child[]): HomeStrip[] {
+    const activity = this.activity();
+    if (!activity) return [];
+    return children.map((child) => {
+      const tries = this.observations().filter((one) => one.childId === child.id);
+      return homeStrip(child, activity, session.day, tries);
+    });
   }
 
   /** What was made goes among the materials, where its measures can be added. */

@@ -1,39 +1,19 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { RouterLink } from '@angular/router';
+import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import { joinWords } from '@gumo/core/numbers';
 import { skillOf } from '@gumo/core/skills';
 import type { Child } from '@gumo/core/vocabulary';
-import { Store } from '@ngrx/store';
-import { householdFeature } from '../../state/household';
 import type { WeekAnswer } from '@gumo/core/contract';
+import { GetNext } from '../../common/get-next';
 
 /** Under the board: what to get or make next, and next steps that no activity here serves. */
 @Component({
   selector: 'gumo-week-gaps',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [RouterLink],
+  imports: [GetNext],
   template: `
-    @if (openings().length > 0) {
+    @if (opening(); as one) {
       <section>
-        <h2>What to get or make next</h2>
-        <ul>
-          @for (one of shown(); track one.words) {
-            <li>
-              <strong>{{ one.words }}</strong>
-              <span class="soft">
-                opens
-                @for (activity of one.activities; track activity.id; let last = $last) {
-                  <a [routerLink]="['/activities', activity.id]">{{ activity.title }}</a>{{
-                    last ? '' : ', '
-                  }}
-                }
-              </span>
-              @if (one.makeIt !== '') {
-                <span class="soft">{{ one.makeIt }}</span>
-              }
-            </li>
-          }
-        </ul>
+        <gumo-get-next [opening]="one" />
       </section>
     }
     @if (steps().length > 0) {
@@ -76,16 +56,9 @@ import type { WeekAnswer } from '@gumo/core/contract';
 })
 export class WeekGaps {
   readonly unserved = input.required<WeekAnswer['unserved']>();
-  readonly openings = input.required<WeekAnswer['openings']>();
+  readonly opening = input.required<WeekAnswer['opening']>();
   readonly childById = input.required<Readonly<Record<string, Child | undefined>>>();
-  private readonly activityById = inject(Store).selectSignal(householdFeature.selectActivityById);
 
-  protected readonly shown = computed(() =>
-    this.openings().map(({ words, activityIds }) => {
-      const activities = activityIds.flatMap((id) => this.activityById().get(id) ?? []);
-      return { words, activities, makeIt: activities.find((one) => one.makeIt)?.makeIt ?? '' };
-    }),
-  );
   protected readonly steps = computed(() => {
     const bySkill = new Map<string, { names: string[]; missing: readonly string[] }>();
     for (const { childId, skillId, missing } of this.unserved()) {

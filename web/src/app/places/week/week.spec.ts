@@ -51,7 +51,12 @@ const answer = (more: Partial<WeekAnswer> = {}): WeekAnswer => ({
     },
   ],
   unserved: [{ childId: kofi.id, skillId: 'mirror-see', missing: ['safety mirror'] }],
-  openings: [{ words: 'Safety mirror', activityIds: ['mirror-table'], worth: 3 }],
+  opening: {
+    name: 'a safety mirror',
+    minutes: 5,
+    how: 'Buy a mirror of acrylic.',
+    activityIds: ['mirror-table'],
+  },
   changed: [],
   refusals: [],
   notes: ['A lot and a few then comes 3 times this week.'],

@@ -69,7 +69,7 @@ type Detail = v.InferOutput<typeof Detail>;
             <gumo-comparing-grid [pairs]="detail.data" />
           }
           @case ('measuring') {
-            <gumo-measuring-chart [seen]="detail.data" />
+            <gumo-measuring-chart [seen]="detail.data" [childId]="id()" />
           }
           @case ('slips') {
             <gumo-slips-list [slips]="detail.data" />

@@ -1,8 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { guessPage, svgOf } from '@gumo/core/sheets';
+import { asPicture } from '../../../common/small-picture';
 import { max } from 'd3-array';
 import { scaleLinear, scalePoint } from 'd3-scale';
 import type * as v from 'valibot';
 import { Cell, type Column, DataTable } from '../../../common/data-table';
+import { Icon } from '../../../common/icon';
 import { dayWords } from '../../../common/words';
 import type { MeasuringAnswer } from '@gumo/core/contract';
 
@@ -18,7 +22,7 @@ type MeasuredLine = v.InferOutput<typeof MeasuringAnswer>['lines'][number];
 @Component({
   selector: 'gumo-measuring-chart',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Cell, DataTable],
+  imports: [Cell, DataTable, Icon, MatButton],
   template: `
     <h2>How many in the jar</h2>
     @if (seen().ranges.length > 0) {
@@ -58,6 +62,32 @@ type MeasuredLine = v.InferOutput<typeof MeasuringAnswer>['lines'][number];
     } @else {
       <p class="soft">The ranges of the jar will appear here, each beside what was counted.</p>
     }
+    <h2>Guessed and counted</h2>
+    @if (guesses(); as drawing) {
+      <p class="soft">
+        For the child to read: the open column is the guess, the full one what was counted.
+      </p>
+      <img class="guesses" [src]="drawing" alt="" />
+      <ul class="cdk-visually-hidden" aria-label="Guesses and what was counted">
+        @for (one of seen().guesses; track $index) {
+          <li>
+            {{ words(one.day) }}:
+            {{ one.low === one.high ? one.low : one.low + ' to ' + one.high }}, counted
+            {{ one.actual }}
+          </li>
+        }
+      </ul>
+      <a
+        matButton
+        [href]="'/api/papers/guesses/' + childId() + '.pdf'"
+        target="_blank"
+        rel="noopener"
+      >
+        <gumo-icon name="print" /> Print the drawing
+      </a>
+    } @else {
+      <p class="soft">Guesses at the jar, a line of things, dice and walks will be drawn here.</p>
+    }
     <h2>Lighter or heavier</h2>
     <ul>
       @for (one of seen().weighed.slice(-6).reverse(); track one.day) {
@@ -93,6 +123,12 @@ type MeasuredLine = v.InferOutput<typeof MeasuringAnswer>['lines'][number];
     text {
       font-size: var(--text-fine);
       fill: var(--ink-soft);
+    }
+    .guesses {
+      inline-size: 560px;
+      max-inline-size: 100%;
+      border: 1px solid var(--line);
+      border-radius: 12px;
     }
     .line {
       stroke: var(--line);
@@ -141,6 +177,14 @@ type MeasuredLine = v.InferOutput<typeof MeasuringAnswer>['lines'][number];
 export class MeasuringChart {
   readonly seen = input.required<v.InferOutput<typeof MeasuringAnswer>>();
 
+  readonly childId = input.required<string>();
+
+  /** One drawing for the screen and for paper. */
+  protected readonly guesses = computed(() => {
+    const { guesses } = this.seen();
+    const [page] = guesses.length > 0 ? guessPage('a4', '', guesses).pages : [];
+    return page ? asPicture(svgOf(page)) : null;
+  });
   protected readonly box = `0 0 ${WIDTH} ${HEIGHT}`;
   protected readonly words = dayWords;
   protected readonly columns: readonly Column[] = [
