@@ -184,9 +184,9 @@ const SCREENS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
     await page.getByRole('link', { name: 'Change', exact: true }).click();
     await page.getByRole('button', { name: 'Delete this child permanently' }).click();
   },
-  'the keys': async (page) => {
+  'the help': async (page) => {
     await page.keyboard.press('?');
-    await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+    await expect(page.getByRole('dialog', { name: /what can be done here/ })).toBeVisible();
   },
 };
 

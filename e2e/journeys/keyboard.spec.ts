@@ -80,7 +80,7 @@ test('the whole session by keyboard alone', async ({ page }) => {
   await page.keyboard.press('Enter');
   await expect(page.locator('gumo-opened-bead h2')).toHaveText('Up to five at a glance');
   await page.keyboard.press('?');
-  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+  await expect(page.getByRole('dialog', { name: 'Children: what can be done here' })).toBeVisible();
   await page.keyboard.press('Escape');
   await expect(page.locator('.cdk-overlay-backdrop')).toHaveCount(0);
   await page.keyboard.press('t');

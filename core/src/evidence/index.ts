@@ -19,7 +19,7 @@ export {
 export { stretchesTo } from './old-counts.js';
 export { chanceAt, outlook, places } from './place-model.js';
 export * from './prompt.js';
-export { type MaterialName, notAsked } from './reason-words.js';
+export { type MaterialName, insteadOf, notAsked } from './reason-words.js';
 export * from './slip-words.js';
 export * from './slips.js';
 export * from './status.js';

@@ -218,13 +218,16 @@ function secureReason(
   };
 }
 
+/** What to do in the place of a skill that does not work now: “Counts five”, or a smaller range. */
+export function insteadOf({ buildsOn }: Skill): string {
+  const titles = buildsOn.map((id) => `“${skillOf(id).title}”`);
+  return titles.length > 0 ? `${joinWords(titles)}, or a smaller range` : 'a smaller range';
+}
+
 /** A rest is said as rest, never as what a child cannot do, with what to do in its place. */
 function restReason(skill: Skill, ledger: Ledger, seen: string): Reason {
-  const titles = skill.buildsOn.map((id) => `“${skillOf(id).title}”`);
-  const instead =
-    titles.length > 0 ? `${joinWords(titles)}, or a smaller range` : 'a smaller range';
   return {
     reason: `Resting until ${dayInWords(ledger.restUntil ?? '')}: it has hardly worked lately. ${capital(seen)}.`,
-    change: `Instead: ${instead}. After that, counting starts afresh.`,
+    change: `Instead: ${insteadOf(skill)}. After that, counting starts afresh.`,
   };
 }

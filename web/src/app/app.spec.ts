@@ -9,7 +9,9 @@ import { SwUpdate } from '@angular/service-worker';
 import { Store, provideState } from '@ngrx/store';
 import { BehaviorSubject, Subject } from 'rxjs';
 import { App } from './app';
+import { routes } from './app.routes';
 import { Door } from './common/door';
+import { HELP, helpFor } from './common/help';
 import { QuickNotes } from './quick-note/quick-notes';
 import { HouseholdActions } from './state/household';
 import { OutboxActions, outboxFeature } from './state/outbox';
@@ -123,12 +125,18 @@ describe('the frame of the house', () => {
     expect(jotted).toEqual([null, null]);
   });
 
-  it('lists the keys on a question mark', async () => {
+  it('says on a question mark what can be done here, with the keys', async () => {
     const { place, press } = await open();
     await press('?');
     await came(place);
     const dialog = await place.loader.getHarness(MatDialogHarness);
+    expect(await dialog.getTitleText()).toBe('Today: what can be done here');
     expect(await dialog.getText()).toContain('Keys');
+    for (const { path = '' } of routes.filter((one) => one.loadComponent)) {
+      const isHelped = Object.keys(HELP).some((start) => `/${path}`.startsWith(start));
+      expect(isHelped).withContext(path).toBeTrue();
+    }
+    expect(helpFor('/children/1').title).toBe('Children');
     await dialog.close();
   });
 
@@ -139,7 +147,7 @@ describe('the frame of the house', () => {
     await menu.open();
     const items = await menu.getItems();
     const words = await Promise.all(items.map((one) => one.getText()));
-    expect(words.slice(0, -1)).toEqual(ALL.slice(3));
+    expect(words.slice(0, -1)).toEqual([...ALL.slice(3), 'Help']);
     await menu.close();
   });
 

@@ -122,9 +122,14 @@ export class App {
     this.themeChoice.toggle();
   }
 
-  protected async showKeys(): Promise<void> {
-    const { KeysDialog } = await import('./common/keys-dialog');
-    this.dialog.open(KeysDialog, { width: '480px', maxWidth: 'calc(100vw - 32px)' });
+  /** What can be done at the place that is open. */
+  protected async showHelp(): Promise<void> {
+    const { HelpDialog } = await import('./common/help-dialog');
+    this.dialog.open(HelpDialog, {
+      data: this.router.url,
+      width: '600px',
+      maxWidth: 'calc(100vw - 24px)',
+    });
   }
 
   /** Over everything, while the device is locked. */
@@ -156,7 +161,7 @@ export class App {
     if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return;
     if (this.door.locked() || this.isUnder(event)) return;
     if (event.key === '?') {
-      void this.showKeys();
+      void this.showHelp();
       return;
     }
     if (event.key.toLowerCase() === 'j') {

@@ -13,7 +13,9 @@ import { householdFeature } from '../state/household';
     @if (opening(); as one) {
       <h2>What to get or make next</h2>
       <p>
-        <strong>{{ one.name }}</strong> <span class="soft">about {{ one.minutes }} minutes</span>
+        <strong>{{ one.name }}</strong>&ngsp;<span class="soft"
+          >about {{ one.minutes }} minutes</span
+        >
       </p>
       <p>{{ one.how }}</p>
       <p class="soft">

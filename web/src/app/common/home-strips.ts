@@ -19,7 +19,7 @@ import { Printing } from './printing';
       </article>
     }
     <p class="soft">
-      What the family tells comes back as a quick note from home: words, and evidence of nothing.
+      What the family tells you can be kept as a quick note; it never counts as a try.
     </p>
     <div class="do">
       <button matButton="outlined" type="button" (click)="copy()">Copy</button>

@@ -15,7 +15,7 @@ import evening from '@material-symbols/svg-400/outlined/dark_mode.svg';
 import forward from '@material-symbols/svg-400/outlined/arrow_forward.svg';
 import household from '@material-symbols/svg-400/outlined/home.svg';
 import note from '@material-symbols/svg-400/outlined/edit_note.svg';
-import keys from '@material-symbols/svg-400/outlined/keyboard.svg';
+import help from '@material-symbols/svg-400/outlined/help.svg';
 import pin from '@material-symbols/svg-400/outlined/keep.svg';
 import pinned from '@material-symbols/svg-400/outlined/keep-fill.svg';
 import print from '@material-symbols/svg-400/outlined/print.svg';
@@ -51,7 +51,7 @@ const ICONS = {
   forward,
   household,
   note,
-  keys,
+  help,
   leave,
   measure,
   more,

@@ -82,7 +82,7 @@ describe('the children', () => {
 
   it('are asked for where there are none, and not before that is known', async () => {
     const place = await open([], []);
-    expect(place.find<HTMLAnchorElement>('.empty a').getAttribute('href')).toBe('/children/new');
+    expect(place.find<HTMLAnchorElement>('.empty a').getAttribute('href')).toBe('/start');
     TestBed.inject(Store).dispatch(ChildrenActions.loaded({ children: [ilse] }));
     await place.settle();
     expect(place.element.querySelector('.empty')).toBeNull();

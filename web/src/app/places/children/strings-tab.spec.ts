@@ -77,7 +77,9 @@ describe('the progress of a child', () => {
     expect(steps.textContent).toContain('4 of 6 on their own.');
     expect(steps.querySelectorAll('.go').length).toBe(1);
     await place.click(/^Handfuls to 10/);
-    expect(start).toHaveBeenCalledOnceWith('handfuls', [{ childId: kofi.id, rangeMax: 10 }]);
+    expect(start).toHaveBeenCalledOnceWith('handfuls', [
+      { childId: kofi.id, rangeMax: 10, skillId: 'total-5' },
+    ]);
   });
 
   it('lists five to review, grouped by what one activity settles, and folds the rest', async () => {

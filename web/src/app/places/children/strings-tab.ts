@@ -124,9 +124,12 @@ export class StringsTab {
     this.then.set(null);
   }
 
-  /** Sits down with this child at once, outside the plan. */
-  protected begin({ activityId, top }: Pick<NextStep, 'activityId' | 'top'>): void {
+  /** Sits down with this child at once, outside the plan; what it is for is asked first. */
+  protected begin(
+    { activityId, top }: Pick<NextStep, 'activityId' | 'top'>,
+    skillId: string,
+  ): void {
     if (activityId === null) return;
-    void this.starting.start(activityId, [{ childId: this.id(), rangeMax: top ?? 5 }]);
+    void this.starting.start(activityId, [{ childId: this.id(), rangeMax: top ?? 5, skillId }]);
   }
 }

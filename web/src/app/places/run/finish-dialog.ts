@@ -98,6 +98,15 @@ const MOOD_WORDS: Record<Mood, string> = {
         <button matButton="outlined" type="button" (click)="finish()">Finish</button>
         <button matButton="filled" type="button" (click)="allCalm()">All calm</button>
       </mat-dialog-actions>
+    } @else if (atHome()) {
+      <h2 mat-dialog-title>For home</h2>
+      <mat-dialog-content>
+        <gumo-home-strips [strips]="data.home" />
+      </mat-dialog-content>
+      <mat-dialog-actions>
+        <button matButton type="button" (click)="atHome.set(false)">What changed</button>
+        <button matButton="filled" type="button" [mat-dialog-close]="true">Back to the day</button>
+      </mat-dialog-actions>
     } @else {
       <h2 mat-dialog-title>What changed</h2>
       <mat-dialog-content>
@@ -122,9 +131,7 @@ const MOOD_WORDS: Record<Mood, string> = {
             <span class="soft" role="status">{{ failure() }}</span>
           </p>
         }
-        @if (atHome()) {
-          <gumo-home-strips [strips]="data.home" />
-        } @else if (data.home.length > 0) {
+        @if (data.home.length > 0) {
           <button matButton="outlined" type="button" class="home" (click)="atHome.set(true)">
             For home
           </button>

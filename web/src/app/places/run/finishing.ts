@@ -7,6 +7,7 @@ import {
   STATUS_WORDS,
   type SkillStatus,
   asHeard,
+  isResting,
   statusOf,
   viewOf,
 } from '@gumo/core/evidence';
@@ -115,8 +116,20 @@ export class Finishing {
       statusOf(skill, asHeard(skill, state, speaks));
     return SKILLS.flatMap((skill) => {
       const [from, to] = [status(skill, before), status(skill, now)];
+      const { reason, change, mark } = viewOf(skill, now, today, { speaks });
+      if (mark === 'resting' && !isResting(before.skills[skill.id]?.ledger, today)) {
+        const [name, title] = [child.name, skill.title];
+        return [
+          {
+            name,
+            title,
+            from: capital(STATUS_WORDS[from]),
+            to: 'Rests',
+            reason: `${reason} ${change}`,
+          },
+        ];
+      }
       if (from === to) return [];
-      const { reason } = viewOf(skill, now, today, { speaks });
       return [
         {
           name: child.name,

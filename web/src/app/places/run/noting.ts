@@ -1,10 +1,11 @@
 import { Injectable, computed, effect, inject, signal } from '@angular/core';
 import { LiveAnnouncer } from '@angular/cdk/a11y';
 import { helpFor } from '@gumo/core/activities';
-import { slipsOf } from '@gumo/core/evidence';
+import { insteadOf, slipsOf } from '@gumo/core/evidence';
 import type { Sentence } from '@gumo/core/handling';
 import { acknowledge, patternSlip } from '@gumo/core/pads';
 import { type Tried, triedAs } from '@gumo/core/rounds';
+import { findSkill } from '@gumo/core/skills';
 import type { CaptureRecord, Observation, Outcome } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
 import { afterPaint } from '../../common/after-paint';
@@ -17,6 +18,9 @@ import { Answering } from './answering';
 function withoutRound({ skillId, itemId, outcome, record, counts }: Tried) {
   return { skillId, itemId, outcome, record, counts };
 }
+
+/** So many misses one after the other at a skill call for a step back. */
+const MISSES_RUNNING = 3;
 
 /** An outcome that the answer on the pad speaks against: which of the two is meant? */
 export type Doubt = 'wrong-but-own' | 'right-but-not-yet';
@@ -117,15 +121,35 @@ export class Noting {
     const [first] = slipsOf(tried.record);
     const place = patternSlip(asked, tried.record);
     this.slip.set(
-      first
-        ? { words: first.words, advice: helpFor(first.code).advice }
-        : place
-          ? { words: place, advice: 'Say it aloud together, one piece at a time.' }
-          : null,
+      this.stepBack() ??
+        (first
+          ? { words: first.words, advice: helpFor(first.code).advice }
+          : place
+            ? { words: place, advice: 'Say it aloud together, one piece at a time.' }
+            : null),
     );
     void this.announcer.announce(
       `${adultTurn ? 'Your own turn' : OUTCOME_WORDS[outcome]}. ${outcome === 'not-now' ? '' : (asked.sentence?.words ?? '')}`,
     );
+  }
+
+  /** After several misses running at one skill: what the adult can do now. */
+  private stepBack(): { words: string; advice: string } | null {
+    const scored = this.soFar().filter(
+      ({ outcome, adultTurn }) => outcome !== 'not-now' && !adultTurn,
+    );
+    const lately = scored.slice(0, MISSES_RUNNING);
+    const [latest] = lately;
+    const skill = latest && findSkill(latest.skillId);
+    const isStuck =
+      lately.length === MISSES_RUNNING &&
+      lately.every((one) => one.skillId === latest?.skillId && one.outcome !== 'own');
+    return isStuck && skill
+      ? {
+          words: 'Three times running not on their own.',
+          advice: `Go a step back now: ${insteadOf(skill)}. Or finish with something easy.`,
+        }
+      : null;
   }
 
   takeBack(observation: Observation | undefined): void {

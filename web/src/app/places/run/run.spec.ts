@@ -175,6 +175,20 @@ describe('at the tray', () => {
       .toEqual(jasmine.objectContaining({ answer: null }));
   });
 
+  it('says how to go a step back once the same thing failed three times running', async () => {
+    const { place, noted } = await begin('show-say', alone(kofi, 5));
+    const said = (): string => place.element.querySelector('.slip')?.textContent ?? '';
+    for (let i = 0; i < 3; i++) {
+      expect(said()).not.toContain('Three times running');
+      await note(place, 'With help');
+    }
+    expect(new Set(noted().map(({ skillId }) => skillId)).size).toBe(1);
+    expect(said()).toContain('Three times running');
+    expect(said()).toContain('or a smaller range');
+    await note(place, 'On their own');
+    expect(said()).not.toContain('Three times running');
+  });
+
   it('keeps no choice that nobody made: on their own waits for the tap', async () => {
     const { place, noted } = await begin('between', alone(kofi, 10));
     await note(place, 'With help');

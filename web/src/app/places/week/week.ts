@@ -27,6 +27,7 @@ import {
   weekToPlan,
 } from '@gumo/core/vocabulary';
 import { Store } from '@ngrx/store';
+import { FirstHour } from '../../state/first-hour';
 import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
 import { IconTip } from '../../common/icon-tip';
@@ -76,6 +77,7 @@ const USUAL_DAYS: readonly number[] = [1, 5];
   styleUrl: './week.scss',
 })
 export class Week {
+  protected readonly hour = inject(FirstHour);
   /** Any day of the week to show, from the address; this week, or the next once this one is over. */
   readonly of = input<string>();
 

@@ -140,6 +140,7 @@ describe('the details of a child', () => {
       ],
       inside: 1,
       hint: 'The jar held more than was thought.',
+      guesses: [{ day: '2026-03-01', at: 'jar', low: 5, high: 15, actual: 12 }],
       weighed: [
         { day: '2026-03-02', right: 3, surprises: 1 },
         { day: '2026-03-03', right: 2, surprises: 0 },
@@ -155,6 +156,8 @@ describe('the details of a child', () => {
         },
       ],
     });
+    expect(place.find<HTMLImageElement>('.guesses').src).toContain('svg');
+    expect(place.find<HTMLAnchorElement>('a', /Print the drawing/).href).toContain('/guesses/');
     expect(place.text).toContain('Inside 1 of 2 times. The jar held more than was thought.');
     const bars = [...place.element.querySelectorAll('rect')];
     expect(bars.map((one) => one.classList.contains('out'))).toEqual([false, true]);
