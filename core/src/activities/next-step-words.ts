@@ -10,7 +10,7 @@ import {
 import { joinWords, numberWord } from '../numbers/index.js';
 import { openedBy, skillOf } from '../skills/index.js';
 import { type Activity, type Day, dayInWords } from '../vocabulary/index.js';
-import { creditsOf } from '../rounds/index.js';
+import { sureCreditsOf } from '../rounds/index.js';
 import { LIBRARY } from './library.js';
 import { topForSkill, topsOf } from './ranges.js';
 
@@ -36,7 +36,7 @@ const activitiesOf = new Map<string, readonly Activity[]>();
 export function activitiesFor(skillId: string): readonly Activity[] {
   const known = activitiesOf.get(skillId);
   if (known) return known;
-  const found = LIBRARY.filter((activity) => creditsOf(activity).has(skillId));
+  const found = LIBRARY.filter((activity) => sureCreditsOf(activity).has(skillId));
   activitiesOf.set(skillId, found);
   return found;
 }
@@ -142,7 +142,7 @@ export function settledTogether(due: readonly NextStep[]): SettledTogether[] {
   while (left.size > 0) {
     const steps = [...left];
     const of = (activity: Activity): NextStep[] => {
-      const credited = creditsOf(activity);
+      const credited = sureCreditsOf(activity);
       return steps.filter(({ skillId }) => credited.has(skillId));
     };
     const [first] = steps;

@@ -227,7 +227,7 @@ export const PLAY_COUNTING: readonly Activity[] = [
     title: 'Number bingo',
     station: 'Listen, and cover the number that is called.',
     minutes: [10, 15],
-    skills: ['name-*', 'match-*', 'bond-10', 'double-10', 'fluent-5'],
+    skills: ['name-*', 'match-5', 'match-10', 'bond-10', 'double-10', 'fluent-5'],
     needs: [
       need('board', 'bingo boards', 'k'),
       likeCounters({ times: [9, 'k'] }),

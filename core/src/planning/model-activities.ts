@@ -1,7 +1,7 @@
 import { skillsInRange, topForSkill, topsOf } from '../activities/index.js';
 import { evaluate } from '../activities/quantity.js';
 import type { Candidate } from '../evidence/index.js';
-import { roundsOf } from '../rounds/index.js';
+import { roundsOf, sureCreditsOf } from '../rounds/index.js';
 import { skillOf } from '../skills/index.js';
 import {
   type Care,
@@ -212,9 +212,10 @@ function optionsFor(
 ): Option[] {
   const found: Option[] = [];
   const inRange = new Map<number, Set<string>>();
+  const sure = sureCreditsOf(activity);
   wants.forEach(({ skillId }, w) => {
     const skill = skillOf(skillId);
-    if (!topsOf(activity).length) return;
+    if (!topsOf(activity).length || !sure.has(skillId)) return;
     const top = topForSkill(activity, skill, state);
     const ids = inRange.get(top) ?? new Set(skillsInRange(activity, top).map((one) => one.id));
     inRange.set(top, ids);

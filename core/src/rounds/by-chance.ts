@@ -8,6 +8,7 @@ import {
   type RoundModule,
   cameUpOf,
   evenly,
+  goesFurther,
   inRound,
   isOver,
   only,
@@ -66,7 +67,6 @@ function tray(game: Game): Draft | null {
   }
   const parts = [...first, rest];
   const [a = 0, b = 0] = parts;
-  const own = skillsOf(game.activity);
   const turned = {
     key: `tray-${parts.join('-')}`,
     lying: parts,
@@ -78,10 +78,10 @@ function tray(game: Game): Draft | null {
       numbers: parts,
     },
   };
-  // For the youngest every other time: which room has more?
+  // For the youngest every other time, and where it is wanted: which room has more?
   const more = moreItem(a, b);
   const young = game.top <= 3 && here.length % 2 === 1;
-  if (rooms === 2 && young && more && own.has(more.skillId)) {
+  if (rooms === 2 && more && goesFurther(game, more.skillId, young)) {
     const used = here.map(({ record }) => (record.kind === 'compare' ? record.asked : null));
     const asked = evenly(game, ['more', 'fewer'] as const, used, 'asked');
     const larger = a === b ? 'same' : a > b === (asked === 'more') ? 'left' : 'right';
@@ -188,6 +188,11 @@ export const byChance: RoundModule = {
     }
     if (many === 1) return ['glance-3', 'glance-5'];
     return many === 3 ? ['add-three-10', 'add-three-20'] : ['join-*', 'bond-*'];
+  },
+  seldom: ({ scene, form, many = 2 }) => {
+    if (form === 'make') return [];
+    if (scene === 'tray') return ['more-clear', 'more-10', 'bond-20'];
+    return many === 2 ? ['bond-*'] : [];
   },
   next(game) {
     if (isOver(game, game.round.scene === 'tray' ? 20 : 1)) return null;

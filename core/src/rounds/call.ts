@@ -27,14 +27,26 @@ import {
 } from './round-words.js';
 
 /** In which way a number is called. */
-const WAYS = ['name', 'dots', 'parts', 'double'] as const;
+const WAYS = ['name', 'dots', 'parts', 'double', 'plus', 'minus'] as const;
 const TEN = 10;
 
 interface Called extends Cell {
   readonly how: string;
 }
 
-/** Caller cards: the number by its name, as dots, as two parts that make ten, as a double. */
+/** Sums and differences to five, to be known at once. */
+const fluentCells = (): Called[] =>
+  SKILLS.filter(({ id }) => id === 'fluent-5').flatMap((skill) =>
+    skill.items.map((item) => ({
+      skillId: skill.id,
+      itemId: item.id,
+      key: item.id,
+      numbers: [...item.parts],
+      how: item.form === 'minus' ? 'minus' : 'plus',
+    })),
+  );
+
+/** Caller cards: the number by its name, as dots, as two parts that make ten, as a double, as a sum. */
 function called(game: Game): Called[] {
   const own = skillsOf(game.activity);
   const names = nameCells(game).map((cell) => ({ ...cell, key: `call-${cell.key}`, how: 'name' }));
@@ -50,7 +62,10 @@ function called(game: Game): Called[] {
     const item = itemByParts('double', [n, n]);
     return item ? [{ ...item, key: `call-double-${n}`, numbers: [n, n], how: 'double' }] : [];
   });
-  return [...names, ...dots, ...bonds, ...doubles].filter(({ skillId }) => own.has(skillId));
+  const sums = fluentCells().map((cell) => ({ ...cell, key: `call-${cell.key}` }));
+  return [...names, ...dots, ...bonds, ...doubles, ...sums].filter(({ skillId }) =>
+    own.has(skillId),
+  );
 }
 
 function ask(game: Game, cell: Called): Draft {
@@ -76,14 +91,26 @@ function ask(game: Game, cell: Called): Draft {
         right: { kind: 'bond', whole: TEN, parts: [a, b], inView: [a], answer: b },
         sentence: partsSentence([a, b]),
       };
-    case 'double':
+    case 'plus':
+    case 'minus':
+    case 'double': {
+      const minus = cell.how === 'minus';
+      const answer = minus ? a - b : a + b;
+      const words = `${Word(a)} ${minus ? 'take away' : 'and'} ${numberWord(b)}`;
       return {
         ...shared,
-        ...asksNumber(game, a + b, `${Word(a)} and ${numberWord(b)}: cover how many that is.`),
+        ...asksNumber(game, answer, `${words}: cover how many that is.`),
         lay: '',
-        right: { kind: 'add', addends: [a, b], answer: a + b, way: null, sentenceRight: null },
-        sentence: partsSentence([a, b]),
+        right: {
+          kind: 'add',
+          addends: [a, minus ? less(b) : b],
+          answer,
+          way: null,
+          sentenceRight: null,
+        },
+        sentence: minus ? takeSentence(a, b) : partsSentence([a, b]),
       };
+    }
     default:
       return {
         ...shared,
@@ -99,7 +126,10 @@ function ask(game: Game, cell: Called): Draft {
 /** In which way a number was called, as its record says. */
 function calledAs(record: CaptureRecord): (typeof WAYS)[number] {
   if (record.kind === 'bond') return 'parts';
-  if (record.kind === 'add') return 'double';
+  if (record.kind === 'add') {
+    const [a, b = 0] = record.addends;
+    return a === b ? 'double' : b < 0 ? 'minus' : 'plus';
+  }
   return record.kind === 'numeral' && record.way === 'matched' ? 'dots' : 'name';
 }
 
@@ -107,15 +137,7 @@ function calledAs(record: CaptureRecord): (typeof WAYS)[number] {
 function square(game: Game): Draft | null {
   const own = skillsOf(game.activity);
   const top = Math.min(10, Math.max(5, game.top));
-  const fluent = SKILLS.filter(({ id }) => id === 'fluent-5').flatMap((skill) =>
-    skill.items.map((item) => ({
-      skillId: skill.id,
-      itemId: item.id,
-      key: `square-${item.id}`,
-      numbers: [...item.parts],
-      how: item.form === 'minus' ? 'minus' : 'plus',
-    })),
-  );
+  const fluent = fluentCells().map((cell) => ({ ...cell, key: `square-${cell.key}` }));
   const on = upTo(2, top - 1).flatMap((a) =>
     upTo(1, Math.min(4, top - a)).flatMap((b): Called[] => {
       const item = itemByParts('on', [a, b]);
@@ -258,11 +280,11 @@ export const call: RoundModule = {
       case 'line':
         return ['on-10', 'fluent-5', 'more-10', 'more-5'];
       case 'hoops':
-        return ['name-*', 'on-10'];
+        return ['name-5', 'name-10', 'name-20', 'on-10'];
       case 'letters':
         return ['forms-10'];
       default:
-        return ['name-*', 'match-*', 'bond-10', 'double-10', 'fluent-5'];
+        return ['name-*', 'match-5', 'match-10', 'bond-10', 'double-10', 'fluent-5'];
     }
   },
   next(game) {

@@ -36,13 +36,15 @@ const FAMILIES = ['say', 'touch', 'total', 'name'];
 export const catchSlip: RoundModule = {
   kind: 'catch',
   credits: () => ['say-*', 'touch-*', 'total-*', 'name-*'],
+  seldom: () => ['say-5', 'say-120'],
   next(game): Draft | null {
     if (isOver(game, 6)) return null;
     const all = SKILLS.filter(
       ({ family, to }) => FAMILIES.includes(family) && to <= Math.max(5, game.top),
     );
-    const sure = all.filter((skill) => isKnown(statusOf(skill, game.state)));
-    const cells = (sure.length > 0 ? sure : all).flatMap((skill) =>
+    const known = all.filter((skill) => isKnown(statusOf(skill, game.state)));
+    const wanted = all.filter(({ id }) => game.wants.includes(id));
+    const cells = (known.length > 0 ? [...new Set([...known, ...wanted])] : all).flatMap((skill) =>
       (skill.family === 'say' ? skill.items.slice(-1) : skill.items).map(
         (item): Cell & { family: string; n: number } => ({
           skillId: skill.id,

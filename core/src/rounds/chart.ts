@@ -195,6 +195,7 @@ function read(game: Game, groups: Groups): Draft | null {
 export const chart: RoundModule = {
   kind: 'chart',
   credits: () => ['chart-*', 'more-10', 'more-5', 'differ-10', 'sort-other'],
+  seldom: () => ['sort-other'],
   next(game) {
     if (isOver(game, 8)) return null;
     const here = inRound(game);

@@ -10,10 +10,11 @@ import {
   choose,
   draw,
   evenly,
+  goesFurther,
   inRound,
   isOver,
-  mayFollow,
   only,
+  pendingWant,
   skillsOf,
   upTo,
   waitsFor,
@@ -126,10 +127,13 @@ function came(game: Game): Draft {
   const [left, right] = game.came;
   if (left === undefined || right === undefined) {
     const words = game.round.scene === 'tile' ? 'Turn a domino over.' : 'Lay both side by side.';
-    return waitsFor('two', words, cameUp);
+    const lay = wantsPlain(game) ? 'A tiny one and a huge one, so that it is plain to see.' : '';
+    return waitsFor('two', words, cameUp, { lay });
   }
   return { ...which(game, left, right, bestItem(game, left, right)), cameUp };
 }
+
+const wantsPlain = (game: Game): boolean => pendingWant(game) === 'more-clear';
 
 /** A pair that is plain to see counts for that while the finer comparing is not there to be asked. */
 function bestItem(game: Game, a: number, b: number): SkillItem | null {
@@ -137,7 +141,8 @@ function bestItem(game: Game, a: number, b: number): SkillItem | null {
   const fine = moreItem(a, b);
   const clear = Math.abs(a - b) >= PLAIN ? moreItem(a, b, true) : null;
   const opened = (game.state.skills[clear?.skillId ?? '']?.ledger.firstSecure ?? null) !== null;
-  const first = clear && !opened && own.has(clear.skillId) ? clear : fine;
+  const isPlain = clear && own.has(clear.skillId) && (!opened || wantsPlain(game));
+  const first = isPlain ? clear : fine;
   return first && own.has(first.skillId) ? first : null;
 }
 
@@ -230,14 +235,16 @@ export const compare: RoundModule = {
       return cell && howMany(game, ...laid(game, cell));
     }
     if (form === 'sign') {
-      if (here.length % 4 === 3 && own.has('greater-10') && mayFollow(game)) return numerals(game);
+      if (goesFurther(game, 'greater-10', here.length % 4 === 3)) return numerals(game);
       const cell = choose(game, pairs(game, signItem, 'sign', game.top > 3 ? 1 : 0));
       if (!cell) return null;
       const [left, right] = laid(game, cell);
       return sign(game, left, right, here.length > 0);
     }
     if (form === 'between') {
-      return here.length % 2 === 1 && mayFollow(game) ? numerals(game) : between(game);
+      return goesFurther(game, 'greater-10', here.length % 2 === 1)
+        ? numerals(game)
+        : between(game);
     }
     const differs = own.has('differ-10') || own.has('more-10');
     if (

@@ -184,6 +184,9 @@ export const countOut: RoundModule = {
     if (form === 'same') return ['same-*'];
     return form === 'layout' ? ['layout-*', 'total-*'] : ['touch-*', 'total-*'];
   },
+  // The letters of a name are as many as they are.
+  seldom: ({ form }) =>
+    form === 'letters' ? ['touch-10', 'touch-20', 'total-10', 'total-20'] : [],
   next(game) {
     const { round } = game;
     if (isOver(game, 6)) return null;

@@ -79,6 +79,8 @@ export interface RoundModule {
   readonly kind: RoundKind;
   /** Ids of the skills, or families with a star, that its answers can count for. */
   credits(round: Round): readonly string[];
+  /** Those of them that only chance or the child brings up: no card is planned for them. */
+  seldom?(round: Round): readonly string[];
   /** What is asked next; null when the round is over. */
   next(game: Game): Draft | null;
 }
@@ -327,6 +329,15 @@ export const numberBefore = ({ past }: Pick<Game, 'past'>): number | null => {
 
 /** True where what was just asked may be gone into further: what is wanted comes first. */
 export const mayFollow = (game: Game): boolean => pendingWant(game) === null;
+
+/**
+ * True where what was just asked is gone into further: on its turn, or at once where that is what is wanted.
+ * @param skillId what going further asks for
+ */
+export function goesFurther(game: Game, skillId: string, isItsTurn: boolean): boolean {
+  const wanted = pendingWant(game);
+  return skillsOf(game.activity).has(skillId) && (wanted === null ? isItsTurn : wanted === skillId);
+}
 
 /** The one that tells most, mostly met. */
 function nextOf<C extends Cell>(game: Game, cells: readonly C[]): C | null {

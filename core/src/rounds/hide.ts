@@ -7,11 +7,10 @@ import {
   type Game,
   type RoundModule,
   choose,
+  goesFurther,
   inRound,
   isOver,
-  mayFollow,
   only,
-  skillsOf,
 } from './game.js';
 import { Some, Word, asksNumber, some, materialOf } from './round-words.js';
 
@@ -66,8 +65,8 @@ export const hide: RoundModule = {
     if (isOver(game, 9)) return null;
     const here = inRound(game);
     const last = here.at(-1)?.record;
-    const laid = mayFollow(game) && here.length % 3 === 2;
-    if (laid && last?.kind === 'bond' && skillsOf(game.activity).has('sentence-gap')) {
+    const laid = goesFurther(game, 'sentence-gap', here.length % 3 === 2);
+    if (laid && last?.kind === 'bond') {
       return gap(last.inView[0] ?? 0, last.whole);
     }
     const cell = choose(game, cells(game));

@@ -88,6 +88,7 @@ function count(game: Game, n: number): Draft | null {
 export const jar: RoundModule = {
   kind: 'jar',
   credits: () => ['estimate-*', 'step-2', 'step-5', 'step-10'],
+  seldom: () => ['step-*'],
   next(game) {
     if (isOver(game, 4)) return null;
     const last = inRound(game).at(-1)?.record;

@@ -11,7 +11,7 @@ import {
   draw,
   inRound,
   isOver,
-  mayFollow,
+  goesFurther,
   only,
   skillsOf,
   upTo,
@@ -143,6 +143,7 @@ export const join: RoundModule = {
     form === 'doubles'
       ? ['double-10', 'double-20']
       : ['join-*', 'on-10', 'bond-*', 'double-10', 'sentence-plus'],
+  seldom: ({ came }) => (came === undefined ? [] : ['bond-*', 'double-10']),
   next(game) {
     if (isOver(game, 8)) return null;
     if (game.round.form === 'write') {
@@ -151,8 +152,8 @@ export const join: RoundModule = {
     }
     const here = inRound(game);
     const last = here.at(-1)?.record;
-    const wants = mayFollow(game) && skillsOf(game.activity).has('sentence-plus');
-    if (wants && here.length % 3 === 2 && last?.kind === 'add' && last.addends.length === 2) {
+    const writes = goesFurther(game, 'sentence-plus', here.length % 3 === 2);
+    if (writes && last?.kind === 'add' && last.addends.length === 2) {
       const [a = 1, b = 1] = last.addends;
       if (sentenceItem('plus', a + b)) return write(a, b);
     }

@@ -98,6 +98,23 @@ export function roundsOf(activity: Activity): readonly Round[] {
   return rounds;
 }
 
+const surely = new WeakMap<Activity, ReadonlySet<string>>();
+
+/** Those of its credits that an activity is sure to ask for where they are wanted. */
+export function sureCreditsOf(activity: Activity): ReadonlySet<string> {
+  const known = surely.get(activity);
+  if (known) return known;
+  const found = roundsOf(activity).flatMap((one) => {
+    const { credits, seldom = () => [] } = MODULES[one.kind];
+    const not = new Set(matchSkills(seldom(one)));
+    return matchSkills(credits(one)).filter((id) => !not.has(id));
+  });
+  const all = creditsOf(activity);
+  const both = new Set(found.filter((id) => all.has(id)));
+  surely.set(activity, both);
+  return both;
+}
+
 const credited = new WeakMap<Activity, ReadonlySet<string>>();
 
 /** Skills that the answers of an activity's rounds can count for, of those that it lists. */

@@ -60,6 +60,7 @@ function one(game: Game, n: number): Draft {
 export const knockDown: RoundModule = {
   kind: 'knock-down',
   credits: () => ['name-5', 'name-10', 'add-three-10', 'add-three-20', 'join-*'],
+  seldom: () => ['name-*'],
   next(game) {
     if (isOver(game, 8)) return null;
     const cups = Math.min(CUPS, Math.max(5, game.top));

@@ -102,6 +102,10 @@ function inSequence(game: Game): Draft | null {
   };
 }
 
+/** Where putting them in order is wanted, two are named before. */
+const isNamedEnough = (game: Game): boolean =>
+  inRound(game).length > 1 && findSkill(pendingWant(game) ?? '')?.family === 'order';
+
 /** The five cards that lie there: 1 to 5, or 6 to 10, and so on. */
 const half = (n: number, top: number): number[] => {
   const from = n === 0 ? 0 : 5 * Math.floor((n - 1) / 5) + 1;
@@ -141,7 +145,7 @@ export const name: RoundModule = {
   next(game) {
     const { form, came: words } = game.round;
     if (isOver(game, 8)) return null;
-    if (form === 'sequence') return inSequence(game);
+    if (form === 'sequence') return isNamedEnough(game) ? null : inSequence(game);
     if (form === 'hand') return handed(game);
     if (words !== undefined) return came(game);
     const n = thatOne(game) ?? choose(game, nameCells(game))?.numbers[0];

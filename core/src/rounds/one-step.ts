@@ -1,5 +1,5 @@
 import { capital, numberWord } from '../numbers/index.js';
-import { awayItem, itemByNumber, sentenceItem } from '../skills/index.js';
+import { awayItem, findSkill, itemByNumber, sentenceItem } from '../skills/index.js';
 import {
   type Draft,
   type Game,
@@ -112,7 +112,8 @@ export const oneStep: RoundModule = {
     const steps = here.flatMap(({ record }) => (record.kind === 'after' ? [record] : []));
     const last = steps.at(-1);
     const turned = last !== undefined && (last.step < 0 || last.number + last.step >= top);
-    const down = game.round.form !== 'track' || turned;
+    const wantsDown = !last && findSkill(game.wants[0] ?? '')?.family === 'minus1';
+    const down = game.round.form !== 'track' || turned || wantsDown;
     if (!last) {
       const first = start(game, down);
       return step(game, first, down, first);

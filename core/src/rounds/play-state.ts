@@ -12,7 +12,7 @@ import {
   wayOf,
   withinReach,
 } from './game.js';
-import { MODULES, creditsOf, roundsOf } from './kinds.js';
+import { MODULES, creditsOf, roundsOf, sureCreditsOf } from './kinds.js';
 import { canBeWorthTen, inTens } from './worth-ten.js';
 import type { Question } from './question.js';
 
@@ -82,14 +82,13 @@ function opening({ activity, wants }: PlayState): number {
   return 0;
 }
 
-/** True where a part of the chain can ask for a skill that the activity lists. */
+/** True where a part of the chain can ask for a skill that the activity lists, and, if any can, is sure to. */
 function serves(activity: Activity, part: number, skillId: string): boolean {
   const round = roundsOf(activity)[part];
-  return (
-    round !== undefined &&
-    creditsOf(activity).has(skillId) &&
-    matchSkills(MODULES[round.kind].credits(round)).includes(skillId)
-  );
+  if (!round || !creditsOf(activity).has(skillId)) return false;
+  const { credits, seldom = () => [] } = MODULES[round.kind];
+  if (!matchSkills(credits(round)).includes(skillId)) return false;
+  return !sureCreditsOf(activity).has(skillId) || !matchSkills(seldom(round)).includes(skillId);
 }
 
 /** Where the chain stands: the part of the last question that was answered. */

@@ -46,16 +46,19 @@ export function triedAs(
 }
 
 /** Numbers that chance or a child might bring: as a die, a hand or a guess would. */
-export function bringUp({ cameUp }: Question, random: Random): number[] {
+export function bringUp({ cameUp, top }: Question, random: Random): number[] {
   if (cameUp === null) return [];
   const { low, high, slots, least, deal } = cameUp;
   const dealt = deal.length > 0 && random() < 0.2 ? deal[Math.floor(random() * deal.length)] : null;
   if (dealt) return [...dealt].slice(0, slots.length);
   const many = least < slots.length ? least + Math.floor(random() * 3) : slots.length;
-  const near = Math.min(high, low + 11);
+  // The things that lie there, the cups and cards, are those of the range.
+  const near = Math.min(high, Math.max(low + 2, top));
   const first = low + Math.floor(random() * (near - low + 1));
   return Array.from({ length: many }, (_, i) => {
     if (i === 0) return first;
+    // What is counted lies near what was guessed, where nothing but the child bounds it.
+    if (high > near) return Math.max(low, first - 3 + Math.floor(random() * 7));
     if (least < slots.length) return low + ((first - low + 2 * i) % (high - low + 1));
     const spread = Math.min(near - low + 1, 7);
     return low + Math.floor(random() * spread);

@@ -122,6 +122,7 @@ function howFar(game: Game, guess: number, n: number): Draft {
 export const predictCount: RoundModule = {
   kind: 'predict-count',
   credits: ({ form }) => (form === 'far' ? ['say-*'] : ['touch-*', 'total-*', 'differ-10']),
+  seldom: ({ form }) => (form === 'far' ? ['say-50', 'say-100', 'say-120'] : []),
   next(game) {
     if (isOver(game, 6)) return null;
     if (game.round.form === 'far') return sayFar(game);

@@ -68,7 +68,9 @@ const words = (skillId: string, itemId: string): Counted => ({ skillId, itemId, 
 function up(game: Game): Draft | null {
   if (inRound(game).length > 0) return null;
   const { top, round } = game;
-  const to = Math.max(5, Math.min(round.high ?? 120, top));
+  // Past a hundred there is no range: it goes that far where that is wanted.
+  const far = game.wants.includes('say-120') ? 120 : top;
+  const to = Math.max(5, Math.min(round.high ?? 120, far));
   const taken = round.came === undefined ? undefined : game.came[0];
   const own = skillsOf(game.activity);
   const asked = taken ?? to;
@@ -229,6 +231,8 @@ function hole(game: Game): Draft | null {
 export const rote: RoundModule = {
   kind: 'rote',
   credits: ({ form = 'up' }) => FORMS[form] ?? [],
+  seldom: ({ form = 'up', came }) =>
+    form === 'up' && came !== undefined ? ['say-50', 'say-100', 'say-120'] : [],
   next(game) {
     const { form = 'up', times = form === 'up' ? 1 : 4 } = game.round;
     if (inRound(game).length >= times) return null;

@@ -102,7 +102,8 @@ function look(game: Game, n: number, among: number): Draft | null {
   const rest = n - each * among;
   const total = itemByNumber('total', each);
   const more = rest > 0 ? moreItem(each + 1, each) : moreItem(each, each);
-  if (inRound(game).length % 4 === 1 && total && own.has(total.skillId)) {
+  const wantsMore = findSkill(pendingWant(game) ?? '')?.family === 'more';
+  if (!wantsMore && inRound(game).length % 4 === 1 && total && own.has(total.skillId)) {
     return counted(game, each, 'How many are on this plate?', 'One plate by itself.');
   }
   if (more && own.has(more.skillId)) {
@@ -191,6 +192,7 @@ function half(game: Game): Draft | null {
 export const share: RoundModule = {
   kind: 'share',
   credits: ({ form }) => (form === 'halves' ? ['halves'] : ['share', 'more-*', 'total-*']),
+  seldom: () => ['more-clear', 'more-10'],
   next(game) {
     if (isOver(game, 6)) return null;
     if (game.round.form === 'halves') return half(game);

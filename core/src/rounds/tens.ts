@@ -8,6 +8,7 @@ import {
   cameUpOf,
   choose,
   draw,
+  goesFurther,
   inRound,
   isOver,
   mayFollow,
@@ -178,17 +179,12 @@ export const tens: RoundModule = {
     if (game.round.form === 'coins') return pay(game);
     const here = inRound(game);
     const n = here.at(-1)?.lay[0];
-    const turn = mayFollow(game) ? here.length % 3 : 0;
-    if (
-      turn === 1 &&
-      n !== undefined &&
-      n > 20 &&
-      n % 10 > 0 &&
-      skillsOf(game.activity).has('tens-ones')
-    ) {
+    const turn = here.length % 3;
+    const isLarge = n !== undefined && n > 20;
+    if (isLarge && n % 10 > 0 && mayFollow(game) && goesFurther(game, 'tens-ones', turn === 1)) {
       return change(game, n);
     }
-    if (turn === 2 && n !== undefined && n > 20) {
+    if (isLarge && goesFurther(game, 'split-more', turn === 2)) {
       const found = split(game, n, here.length > 3);
       if (found) return found;
     }
