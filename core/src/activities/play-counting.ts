@@ -280,7 +280,7 @@ export const PLAY_COUNTING: readonly Activity[] = [
     station: 'Jump into a hoop and say its number.',
     minutes: [10, 15],
     ways: ['adult-led', 'invitation'],
-    skills: ['name-*', 'on-10'],
+    skills: ['name-5', 'name-10', 'name-20', 'on-10'],
     needs: [need('hoop', 'hoops with cards', { least: [8, { most: [5, 'n'] }] })],
     rounds: [{ kind: 'call', form: 'hoops', step: 3, came: 'landed on' }],
     steps: [

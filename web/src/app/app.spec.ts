@@ -3,6 +3,7 @@ import { ChangeDetectionStrategy, Component, signal } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import { MatDialogHarness } from '@angular/material/dialog/testing';
 import { MatInputModule } from '@angular/material/input';
+import { MatSelectModule } from '@angular/material/select';
 import { MatMenuHarness } from '@angular/material/menu/testing';
 import { Router, provideRouter } from '@angular/router';
 import { SwUpdate } from '@angular/service-worker';
@@ -18,9 +19,9 @@ import { OutboxActions, outboxFeature } from './state/outbox';
 import { Place } from './testing/place';
 
 @Component({
-  template: '<input matInput />',
+  template: '<input matInput /><mat-select />',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatInputModule],
+  imports: [MatInputModule, MatSelectModule],
 })
 class Somewhere {}
 
@@ -103,6 +104,7 @@ describe('the frame of the house', () => {
       expect(router.url).toBe(path);
     }
     await press('t', place.find('input'));
+    await press('t', place.find('mat-select'));
     expect(router.url).toBe('/settings');
     await go('/run/1');
     await press('t');

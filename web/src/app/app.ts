@@ -179,6 +179,9 @@ const isBare = (path: string): boolean => /^\/run\/|\/first-look$/.test(path);
 function isTyping(target: EventTarget | null): boolean {
   return (
     target instanceof HTMLElement &&
-    (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName))
+    (target.isContentEditable ||
+      ['INPUT', 'TEXTAREA'].includes(target.tagName) ||
+      // A list that is closed takes letters as well.
+      target.role === 'combobox')
   );
 }
