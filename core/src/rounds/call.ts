@@ -15,6 +15,7 @@ import {
   skillsOf,
   upTo,
   waitsFor,
+  withinReach,
 } from './game.js';
 import { nameCells, nameItem } from './name.js';
 import {
@@ -298,7 +299,11 @@ export const call: RoundModule = {
         return spelled(game);
       default: {
         const cells = called(game);
-        const ways = WAYS.filter((how) => cells.some((one) => one.how === how));
+        const can = withinReach(game);
+        const fit = cells.filter((one) => can(one) || game.wants.includes(one.skillId));
+        const ways = WAYS.filter((how) =>
+          (fit.length > 0 ? fit : cells).some((one) => one.how === how),
+        );
         const used = game.past.map(({ record }) => calledAs(record));
         const how = evenly(game, ways, used, 'how');
         const wanted = cells.filter((one) => game.wants.includes(one.skillId));

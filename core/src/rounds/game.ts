@@ -336,8 +336,14 @@ export const mayFollow = (game: Game): boolean => pendingWant(game) === null;
  */
 export function goesFurther(game: Game, skillId: string, isItsTurn: boolean): boolean {
   const wanted = pendingWant(game);
-  return skillsOf(game.activity).has(skillId) && (wanted === null ? isItsTurn : wanted === skillId);
+  if (!skillsOf(game.activity).has(skillId)) return false;
+  return wanted === null ? isItsTurn && mayBeAsked(game, skillId) : wanted === skillId;
 }
+
+/** True for what is wanted, and for a skill of which a child can be expected to manage something. */
+const mayBeAsked = (game: Game, skillId: string): boolean =>
+  game.wants.includes(skillId) ||
+  skillOf(skillId).items.some(({ id }) => withinReach(game)({ skillId, itemId: id }));
 
 /** The one that tells most, mostly met. */
 function nextOf<C extends Cell>(game: Game, cells: readonly C[]): C | null {

@@ -162,8 +162,9 @@ function isTooHard(
   { counts = [], cameUp, right }: Draft,
   { state, today, wants, chosen }: PlayState,
 ): boolean {
-  // Words in order are said as far as they go.
-  if (cameUp || right?.kind === 'reach' || chosen !== null) return false;
+  // Words in order from one are said as far as they go.
+  const isCount = right?.kind === 'reach' && right.from === 1 && right.step === undefined;
+  if (cameUp || isCount || chosen !== null) return false;
   if (counts.some(({ skillId }) => wants.includes(skillId))) return false;
   return !counts.every(withinReach({ state, today }));
 }

@@ -10,6 +10,7 @@ import {
   isOver,
   only,
   waitsFor,
+  withinReach,
 } from './game.js';
 import { asksNumber, compareSentence, is, plain, some, materialOf } from './round-words.js';
 
@@ -128,8 +129,9 @@ export const predictCount: RoundModule = {
     if (game.round.form === 'far') return sayFar(game);
     const last = inRound(game).at(-1);
     const [guess, n] = last?.cameUp ?? [];
-    return guess !== undefined && n !== undefined && guess !== n
-      ? howFar(game, guess, n)
-      : count(game);
+    const isOff = guess !== undefined && n !== undefined && guess !== n;
+    const item = isOff ? differItem(guess, n) : null;
+    const isAsked = item === null || game.wants.includes(item.skillId) || withinReach(game)(item);
+    return isOff && isAsked ? howFar(game, guess, n) : count(game);
   },
 };
