@@ -120,10 +120,12 @@ async function weigh(page) {
   await openTool(page, 'Lighter or heavier');
   const materials = ['pillow', 'stone', 'cup', 'spoon', 'felt balls', 'shoe'];
   for (const name of materials) {
-    await page.getByRole('combobox', { name: 'Material' }).fill(name);
+    await page.getByRole('combobox', { name: 'Object' }).fill(name);
     await page.keyboard.press('Enter');
   }
-  await page.getByRole('button', { name: 'Take it' }).click();
+  await page.getByRole('radio', { name: 'scale on screen' }).click();
+  await page.getByLabel('Lighter or heavier than').fill('300');
+  await page.keyboard.press('Tab');
   const say = (child, material, side) =>
     page
       .getByRole('group', { name: `${child} on ${material}` })
@@ -148,6 +150,7 @@ async function weigh(page) {
     await page.clock.runFor(1500);
     await page.getByRole('button', { name: 'Write it down' }).click();
   }
+  await page.evaluate('scrollTo(0, 0)');
 }
 
 /** The gallery of sheets, from the frames on. */

@@ -191,7 +191,13 @@ export function meanwhileWords({ model, facts }: PlannedWeek, entry: PlanEntry):
     return child && !entry.participants.some(({ childId }) => childId === child.id) ? [child] : [];
   });
   if (others.length === 0) return '';
-  const invited = beside.filter((one) => one.invitation);
+  // Who is in focus here joins an invitation of the same moment only before or after.
+  const isOther = ({ childId }: PlanEntry['participants'][number]): boolean =>
+    others.some(({ id }) => id === childId);
+  const invited = beside.flatMap((one) => {
+    const participants = one.participants.filter(isOther);
+    return one.invitation && participants.length > 0 ? [{ ...one, participants }] : [];
+  });
   const left = others.filter(
     ({ id }) => !invited.some((one) => one.participants.some(({ childId }) => childId === id)),
   );

@@ -346,6 +346,12 @@ describe('what is laid out for the others', () => {
     )!;
     expect(meanwhileWords(now, beside)).toMatch(/ it without you, while you lead .+ with .+\.$/);
     expect(meanwhileWords(now, led)).toMatch(/^Meanwhile .+ (has|have) .+, by themselves\./);
+    // Nobody who is in focus is said to do something else meanwhile.
+    const own = led.participants[0]!;
+    const both = { ...beside, participants: [...beside.participants, own] };
+    const { name } = now.facts.children.find((one) => one.child.id === own.childId)!.child;
+    const twice = { ...now, facts: { ...now.facts, entries: [led, both] } };
+    expect(meanwhileWords(twice, led)).not.toContain(name);
     const woven = entries.find(
       (one) => LIBRARY.find(({ id: a }) => a === one.activityId)!.band === 'anytime',
     )!;

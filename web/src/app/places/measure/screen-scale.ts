@@ -105,6 +105,7 @@ const TICK_MS = 120;
       display: grid;
       grid-template-columns: repeat(3, auto);
       gap: 6px;
+      --mat-button-outlined-horizontal-padding: 12px;
     }
     div > :last-child {
       grid-column: 1 / -1;
