@@ -28,6 +28,27 @@ module.exports = {
       to: { path: 'node_modules/better-sqlite3' },
     },
     {
+      name: 'database-below-services',
+      comment: 'The database gives and takes rows: it knows neither what happens with them nor who asks.',
+      severity: 'error',
+      from: { path: '^server/src/database/', pathNot: '[.]spec[.]ts$' },
+      to: { path: '^server/src/(services|routes)/' },
+    },
+    {
+      name: 'services-below-routes',
+      comment: 'What happens does not depend on who asked over HTTP.',
+      severity: 'error',
+      from: { path: '^server/src/services/', pathNot: '[.]spec[.]ts$' },
+      to: { path: ['^server/src/routes/', 'node_modules/(@types/)?express'] },
+    },
+    {
+      name: 'sql-in-database-and-keeping',
+      comment: 'Keeping opens, copies and replaces whole files; everything else asks the database.',
+      severity: 'error',
+      from: { path: '^server/src/', pathNot: '^server/src/(database|services/(keeping|access)|testing)/|[.]spec[.]ts$|^server/src/serve[.]ts$' },
+      to: { path: 'node_modules/(@types/)?better-sqlite3' },
+    },
+    {
       name: 'web-and-server-meet-in-core',
       severity: 'error',
       from: { path: '^(web|server)/src' },

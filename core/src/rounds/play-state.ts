@@ -76,18 +76,27 @@ const GOES_ON = 'that';
 function opening({ activity, wants }: PlayState): number {
   const parts = roundsOf(activity);
   for (const want of wants) {
-    const at = parts.findIndex((one, i) => one.form !== GOES_ON && serves(activity, i, want));
+    const at = parts.findIndex((one, i) => one.form !== GOES_ON && canServe(activity, i, want));
     if (at >= 0) return at;
   }
   return 0;
 }
 
-/** True where a part of the chain can ask for a skill that the activity lists, and, if any can, is sure to. */
+/** True where a part of the chain can ask for a skill that the activity lists. */
+function canServe(activity: Activity, part: number, skillId: string): boolean {
+  const round = roundsOf(activity)[part];
+  return (
+    round !== undefined &&
+    creditsOf(activity).has(skillId) &&
+    matchSkills(MODULES[round.kind].credits(round)).includes(skillId)
+  );
+}
+
+/** True where it does, and is sure to where any part of the chain is. */
 function serves(activity: Activity, part: number, skillId: string): boolean {
   const round = roundsOf(activity)[part];
-  if (!round || !creditsOf(activity).has(skillId)) return false;
-  const { credits, seldom = () => [] } = MODULES[round.kind];
-  if (!matchSkills(credits(round)).includes(skillId)) return false;
+  if (!round || !canServe(activity, part, skillId)) return false;
+  const { seldom = () => [] } = MODULES[round.kind];
   return !sureCreditsOf(activity).has(skillId) || !matchSkills(seldom(round)).includes(skillId);
 }
 

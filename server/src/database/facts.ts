@@ -6,7 +6,7 @@ import type {
   Voiding,
 } from '@gumo/core/vocabulary';
 import type { Database } from 'better-sqlite3';
-import { Problem } from '../problems.js';
+import { Fault } from '../faults.js';
 
 export interface SeenObservation {
   readonly seq: number;
@@ -22,11 +22,11 @@ export interface NumberedFact {
 
 /** What was seen and what was undone: added once, never changed. */
 export interface Facts {
-  /** True when it was new. @throws Problem 409 where another observation has its id */
+  /** True when it was new. @throws Fault `conflict` where another observation has its id */
   addObservation(observation: Observation): boolean;
   addOverride(override: EducatorOverride): boolean;
   addPlacement(placement: PlacementEstimate): boolean;
-  /** The child concerned, and whether it was new. @throws Problem 422 where nothing has that id */
+  /** The child concerned, and whether it was new. @throws Fault `impossible` where nothing has that id */
   addVoiding(voiding: Voiding): { childId: string; isNew: boolean };
   /** Facts of a child after a position, in the order of arrival. */
   after(childId: string, seq: number): IterableIterator<NumberedFact>;
@@ -116,7 +116,7 @@ export function factsIn(db: Database): Facts {
     if (insert.run({ id, kind, body, ...columns }).changes === 1) return true;
     const known = byId.get(id) as { kind: string; body: string };
     if (known.kind !== kind || known.body !== body) {
-      throw new Problem(409, 'Another fact has this id already; facts are never changed.', [
+      throw new Fault('conflict', 'Another fact has this id already; facts are never changed.', [
         { field: 'id', message: `${id} is taken` },
       ]);
     }
@@ -152,7 +152,7 @@ export function factsIn(db: Database): Facts {
       const target = byId.get(voiding.observationId) as
         { kind: string; childId: string; day: string } | undefined;
       if (target === undefined || target.kind === 'voiding') {
-        throw new Problem(422, 'What is to be undone is not known here.', [
+        throw new Fault('impossible', 'What is to be undone is not known here.', [
           { field: 'observationId', message: 'is not known' },
         ]);
       }

@@ -5,8 +5,8 @@ import { gunzipSync } from 'node:zlib';
 import { HouseholdFile, renamedFile, FORMAT_VERSION } from '@gumo/core/exchange';
 import Database from 'better-sqlite3';
 import * as v from 'valibot';
-import { loadHousehold } from '../household.js';
-import { householdLines } from '../keeping/household-lines.js';
+import { loadHousehold } from '../services/household.js';
+import { householdLines } from '../services/keeping/household-lines.js';
 import { APPLICATION_ID, openDatabase } from './open.js';
 import { storeIn } from './store.js';
 

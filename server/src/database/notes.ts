@@ -1,10 +1,10 @@
 import type { ChildNote } from '@gumo/core/vocabulary';
 import type { Database } from 'better-sqlite3';
-import { taken } from '../problems.js';
+import { taken } from '../faults.js';
 
 /** Words about children, newest first. */
 export interface Notes {
-  /** True when it was new; the same note again is harmless. @throws Problem 409 where another has its id */
+  /** True when it was new; the same note again is harmless. @throws Fault `conflict` where another has its id */
   add(note: ChildNote): boolean;
   find(id: string): ChildNote | undefined;
   remove(id: string): void;

@@ -1,6 +1,6 @@
 import type { Database } from 'better-sqlite3';
 import * as v from 'valibot';
-import { Problem, outdated } from '../problems.js';
+import { Fault, outdated } from '../faults.js';
 
 /** Something with a version that people edit, kept whole as JSON beside the columns to search by. */
 export interface Versioned {
@@ -12,13 +12,13 @@ export interface Versioned {
 export interface Rows<T extends Versioned> {
   /** Every row in the table's own order. */
   all(): T[];
-  /** A row from its JSON as it is kept. @throws Problem 500 where it is not what it should be */
+  /** A row from its JSON as it is kept. @throws Fault `broken` where it is not what it should be */
   read(body: string): T;
   find(id: string): T | undefined;
   has(id: string): boolean;
-  /** Adds a row; the same row again is harmless. @throws Problem 409 where another has its id */
+  /** Adds a row; the same row again is harmless. @throws Fault `conflict` where another has its id */
   add(row: T): T;
-  /** Replaces the row that has the same version; the version goes up by one. @throws Problem 409 */
+  /** Replaces the row that has the same version; the version goes up by one. @throws Fault `conflict` */
   replace(row: T): T;
   remove(id: string): void;
 }
@@ -68,14 +68,14 @@ export function rowsIn<T extends Versioned>(
     ...Object.fromEntries(names.map((name) => [name, columns[name]?.(row) ?? ''])),
   });
   const checkedVersions = new Map<string, number>();
-  /** @throws Problem 500 where what is kept is not what it should be */
+  /** @throws Fault `broken` where what is kept is not what it should be */
   const read = (body: string): T => {
     const row = JSON.parse(body) as T;
     if (checkedVersions.get(row.id) === row.version) return row;
     const found = v.safeParse(schema, row);
     if (!found.success) {
       const field = v.getDotPath(found.issues[0]) ?? 'a row';
-      throw new Problem(500, `What is kept in ${table} cannot be read: ${field}.`);
+      throw new Fault('broken', `What is kept in ${table} cannot be read: ${field}.`);
     }
     checkedVersions.set(row.id, row.version);
     return row;

@@ -1,6 +1,6 @@
 import { type Mood, type Session, type SessionEnd, ended } from '@gumo/core/vocabulary';
 import type { Database } from 'better-sqlite3';
-import { taken } from '../problems.js';
+import { taken } from '../faults.js';
 
 /** A session as a list shows it. */
 export interface SessionLine extends Session {
@@ -12,7 +12,7 @@ export interface Sessions {
   find(id: string): Session | undefined;
   /**
    * Adds a session; the same beginning again is harmless, whatever range a child is in by now. True when
-   * it was new. @throws Problem 409 where another has its id
+   * it was new. @throws Fault `conflict` where another has its id
    */
   add(session: Session): boolean;
   /** Ends it; saying so again changes the mood at most. */

@@ -20,7 +20,7 @@ import { type Notes, notesIn } from './notes.js';
 import { type Rows, rowsIn } from './rows.js';
 import { type Sessions, sessionsIn } from './sessions.js';
 import { ifItCan } from './if-it-can.js';
-import { type Weeks, weeksIn } from './weeks.js';
+import { type Weeks, weeksIn } from './week-sheets.js';
 import { type Enqueue, writerIn } from './writer.js';
 
 /** Everything the household keeps. */

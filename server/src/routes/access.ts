@@ -11,12 +11,12 @@ import {
 } from '@gumo/core/vocabulary';
 import { Router, type Request } from 'express';
 import QRCode from 'qrcode';
-import { DEFAULT_SHARE_PORT } from '../access/access.js';
-import { checkGiven, looksOf } from '../access/certificate.js';
-import { askerOf } from '../access/listener.js';
-import { cookieName, tokenIn } from '../access/gate.js';
-import { hashed, isCommon, isNearTo, isRight } from '../access/passwords.js';
-import { Problem, checked, notFound, wrongField } from '../problems.js';
+import { DEFAULT_SHARE_PORT } from '../services/access/access.js';
+import { checkGiven, looksOf } from '../services/access/certificate.js';
+import { askerOf } from './door/listener.js';
+import { cookieName, tokenIn } from './door/gate.js';
+import { hashed, isCommon, isNearTo, isRight } from '../services/access/passwords.js';
+import { Fault, checked, notFound, wrongField } from '../faults.js';
 import { type Context, param } from './context.js';
 import { answer } from './answer.js';
 
@@ -32,7 +32,7 @@ export function accessRoutes(context: Context): Router {
 
   function deviceId(request: Request): string {
     const id = askerOf(request).deviceId;
-    if (id === null) throw new Problem(409, 'This machine needs no letting in.');
+    if (id === null) throw new Fault('conflict', 'This machine needs no letting in.');
     return id;
   }
 
@@ -90,7 +90,7 @@ export function accessRoutes(context: Context): Router {
     if (found === 'wrong') throw wrongField('pin', 'is not right');
     note(request, 'device-removed', 'too many wrong PINs');
     response.clearCookie(cookieName(request), { path: '/' });
-    throw new Problem(401, 'Too many wrong PINs. Sign in again.');
+    throw new Fault('unknown', 'Too many wrong PINs. Sign in again.');
   });
 
   /** The lock of the device that asks. */
@@ -149,7 +149,7 @@ export function accessRoutes(context: Context): Router {
     if (asker.door === 'network' && kept !== null) {
       const who = asker.deviceId ?? asker.name;
       const wait = attempts.wait(who);
-      if (wait > 0) throw new Problem(429, `Too many attempts. Wait ${wait} seconds.`);
+      if (wait > 0) throw new Fault('too-many', `Too many attempts. Wait ${wait} seconds.`);
       attempts.missed(who);
       if (!(await isRight(current, kept))) throw wrongField('current', 'is not the password');
       attempts.succeeded(who);
@@ -173,8 +173,8 @@ export function accessRoutes(context: Context): Router {
     const { role, lockMinutes } = checked(PairingWish, request.body);
     const [address] = network.addresses();
     if (address === undefined) {
-      throw new Problem(
-        409,
+      throw new Fault(
+        'conflict',
         network.trouble || 'Sharing is off, or this machine is in no network.',
       );
     }

@@ -13,9 +13,9 @@ import { findSkill } from '@gumo/core/skills';
 import { Child, impossibleBirth } from '@gumo/core/vocabulary';
 import { Router } from 'express';
 import * as v from 'valibot';
-import { paceOf } from '../pace.js';
-import { holdersOf, rewriteWithout } from '../keeping/forgetting.js';
-import { checked, notFound, wrongField } from '../problems.js';
+import { paceOf } from '../services/table-pace.js';
+import { holdersOf, rewriteWithout } from '../services/keeping/forgetting.js';
+import { checked, notFound, wrongField } from '../faults.js';
 import { type Context, childOf, param, noteDone, refuseImpossible } from './context.js';
 import { answer } from './answer.js';
 

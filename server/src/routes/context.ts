@@ -1,19 +1,17 @@
 import { type Child, type Day, type Impossible, impossibleDay } from '@gumo/core/vocabulary';
 import type { Request } from 'express';
-import type { Access } from '../access/access.js';
-import type { AuditWhat } from '../access/audit.js';
-import { askerOf } from '../access/listener.js';
-import type { Network } from '../access/network.js';
-import type { Changes } from '../changes.js';
+import type { Access } from '../services/access/access.js';
+import type { AuditWhat } from '../services/access/audit.js';
+import { askerOf } from './door/listener.js';
+import type { Network } from '../services/access/network.js';
+import type { Changes } from './changes.js';
 import { ifItCan } from '../database/if-it-can.js';
-import type { Store } from '../database/store.js';
-import type { Backup, Backups } from '../keeping/backups.js';
-import type { Counting } from '../keeping/counting.js';
-import type { Planner } from '../planning/planner.js';
-import { notFound, wrongField } from '../problems.js';
-import type { Progress } from '../progress.js';
-import type { Printer } from '../sheets/printer.js';
-import type { Turnstile } from '../turnstile.js';
+import type { Backup, Backups } from '../services/keeping/backups.js';
+import type { Counting } from '../services/keeping/counting.js';
+import { notFound, wrongField } from '../faults.js';
+import type { Services } from '../services/services.js';
+import type { Printer } from '../services/printing/printer.js';
+import type { Turnstile } from './turnstile.js';
 
 /** What was done, and with which file. */
 export interface RecordsNote {
@@ -23,11 +21,8 @@ export interface RecordsNote {
 }
 
 /** What every route works with. */
-export interface Context {
-  readonly store: Store;
-  readonly progress: Progress;
+export interface Context extends Services {
   readonly changes: Changes;
-  readonly planner: Planner;
   readonly printer: Printer;
   /** The file that all is kept in, its copies, and how other records take its place. */
   readonly records: {
@@ -44,8 +39,6 @@ export interface Context {
   };
   /** Stops writes while something needs the records for itself. */
   readonly turnstile: Turnstile;
-  /** Today on the household's calendar, for checks such as "not born in the future". */
-  readonly today: () => string;
   /** The time that devices compare their own clocks with; null where the day is a fixed one. */
   readonly clock: (() => Date) | null;
   /** True while so much is counted anew that nobody is answered before it is done. */
@@ -65,19 +58,19 @@ export function noteDone(
   ifItCan(() => context.door.access.audit.add(what, detail, askerOf(request).name));
 }
 
-/** The child named in the path. @throws Problem 404 */
+/** The child named in the path. @throws Fault `missing` */
 export function childOf(context: Context, request: Request): Child {
   const child = context.store.children.find(param(request, 'id'));
   if (!child) throw notFound('child');
   return child;
 }
 
-/** @throws Problem 422 at the field that cannot be, below a prefix such as `notes.0.` */
+/** @throws Fault `impossible` at the field that cannot be, below a prefix such as `notes.0.` */
 export function refuseImpossible(found: Impossible | null, prefix = ''): void {
   if (found) throw wrongField(`${prefix}${found.field}`, found.message);
 }
 
-/** @throws Problem 422 where something that was noted about a child cannot have been on its day */
+/** @throws Fault `impossible` where something that was noted about a child cannot have been on its day */
 export function checkDay(
   { store, today }: Context,
   noted: { readonly childId: string; readonly day: Day; readonly at?: string },

@@ -11,9 +11,9 @@ import {
   speaksOf,
 } from '@gumo/core/vocabulary';
 import { Router } from 'express';
-import { checked, notFound, outdated, wrongField } from '../problems.js';
+import { checked, notFound, outdated, wrongField } from '../faults.js';
 import { type Context, param } from './context.js';
-import { activityIn, cautionsFor, needsFor } from './materials.js';
+import { activityIn, cautionsFor, needsFor } from '../services/needs.js';
 import { answer } from './answer.js';
 
 /** The day as it stands: what is planned, who is away, what to lay ready. */

@@ -10,10 +10,10 @@ import { Router } from 'express';
 import ical, { ICalAlarmType } from 'ical-generator';
 import Papa from 'papaparse';
 import * as v from 'valibot';
-import { checked } from '../problems.js';
+import { checked } from '../faults.js';
 import type { Store } from '../database/store.js';
 import { type Context, param } from './context.js';
-import { activityIn } from './materials.js';
+import { activityIn } from '../services/needs.js';
 
 const Wishes = v.object({
   /** Minutes before a card at which a calendar may remind; none unless asked for. */

@@ -2,7 +2,7 @@ import { ObservationBatch, VoidingBatch, OverrideBatch, PlacementBatch } from '@
 import { findItem, findSkill } from '@gumo/core/skills';
 import { type Observation, impossibleDay } from '@gumo/core/vocabulary';
 import { Router } from 'express';
-import { checked, wrongField } from '../problems.js';
+import { checked, wrongField } from '../faults.js';
 import { type Context, checkDay, refuseImpossible } from './context.js';
 
 /** What was seen, and what is undone: a batch is kept whole or not at all. */

@@ -7,7 +7,7 @@ import { mustNotMeetSmallParts } from '@gumo/core/materials';
 import { Day, FamilyLetter, Id, addDays, speaksOf } from '@gumo/core/vocabulary';
 import { Router } from 'express';
 import * as v from 'valibot';
-import { checked, notFound, wrongField } from '../problems.js';
+import { checked, notFound, wrongField } from '../faults.js';
 import type { Context } from './context.js';
 import { addRows } from './rows.js';
 import { answer } from './answer.js';

@@ -1,10 +1,10 @@
 import { MaybeHousehold, MomentCards, MomentClearing } from '@gumo/core/contract';
 import { Household, type PlanEntry } from '@gumo/core/vocabulary';
 import { Router } from 'express';
-import { refuseDanger } from '../planning/cautions.js';
-import { Problem, checked, notFound, wrongField } from '../problems.js';
+import { refuseDanger } from '../services/planning/refuse-danger.js';
+import { Fault, checked, notFound, wrongField } from '../faults.js';
 import { type Context, param } from './context.js';
-import { activityIn } from './materials.js';
+import { activityIn } from '../services/needs.js';
 import { answer } from './answer.js';
 
 /** The household's settings: read, and changed as a whole with their version. */
@@ -70,7 +70,7 @@ export function householdRoutes(context: Context): Router {
     }
     const begun = cards.find((one) => one.state === 'begun');
     if (to === null && begun) {
-      throw new Problem(422, `${titleOf(begun)} was begun: end it, or move it.`, [
+      throw new Fault('impossible', `${titleOf(begun)} was begun: end it, or move it.`, [
         { field: 'to', message: 'must be a moment, as one card was begun' },
       ]);
     }

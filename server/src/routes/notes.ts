@@ -1,6 +1,6 @@
 import { NoteBatch } from '@gumo/core/contract';
 import { Router } from 'express';
-import { checked, wrongField } from '../problems.js';
+import { checked, wrongField } from '../faults.js';
 import { type Context, checkDay, param } from './context.js';
 
 /** Words about children: noted, and taken away again. */

@@ -20,9 +20,9 @@ import { STRAND_TITLES, skillOf, skillsOfStrand, strandsInUse } from '@gumo/core
 import { Day, WeekSheet, addDays, dayInWords, speaksOf } from '@gumo/core/vocabulary';
 import { type Request, type Response, Router } from 'express';
 import * as v from 'valibot';
-import { Problem, checked, notFound } from '../problems.js';
+import { Fault, checked, notFound } from '../faults.js';
 import { type Context, childOf, param } from './context.js';
-import { activityIn, needsFor } from './materials.js';
+import { activityIn, needsFor } from '../services/needs.js';
 import { familyBlocks, goalBlocks } from './families.js';
 import { cardsOfWeek } from './exports.js';
 import { sendPdf } from './send-pdf.js';
@@ -99,7 +99,8 @@ export function papersRoutes(context: Context): Router {
       children: store.children.all().filter((child) => !child.archived),
       activityOf: (id) => activityIn(store, id) ?? undefined,
     });
-    if (rows.length === 0) throw new Problem(422, 'Nothing is planned that can be asked on paper.');
+    if (rows.length === 0)
+      throw new Fault('impossible', 'Nothing is planned that can be asked on paper.');
     await send(response, 'slip', slipPage(paper(), `Slip for ${dayInWords(day)}`, rows));
   });
 
@@ -120,7 +121,7 @@ export function papersRoutes(context: Context): Router {
     }
     const sorted = [...boxes].sort(([a], [b]) => a.localeCompare(b, 'en', { numeric: true }));
     if (sorted.length === 0) {
-      throw new Problem(422, 'No material has a box yet: say where each one is kept.');
+      throw new Fault('impossible', 'No material has a box yet: say where each one is kept.');
     }
     const labels = materialsLabels(
       { ...usualWish(), paper: paper() },
@@ -146,7 +147,7 @@ export function papersRoutes(context: Context): Router {
   router.get('/guesses/:id.pdf', async (request: Request, response) => {
     const child = childOf(context, request);
     const guesses = guessesOf(store.facts.valid(child.id, null, LOOK_BACK));
-    if (guesses.length === 0) throw new Problem(422, 'Nothing was guessed and counted yet.');
+    if (guesses.length === 0) throw new Fault('impossible', 'Nothing was guessed and counted yet.');
     await send(response, 'guesses', guessPage(paper(), child.name, guesses));
   });
 

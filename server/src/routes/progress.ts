@@ -29,7 +29,7 @@ import { type Strand, skillsOfStrand } from '@gumo/core/skills';
 import { Day, speaksOf } from '@gumo/core/vocabulary';
 import { Router } from 'express';
 import * as v from 'valibot';
-import { checked, notFound } from '../problems.js';
+import { checked, notFound } from '../faults.js';
 import { type Context, childOf, param } from './context.js';
 import { answer } from './answer.js';
 

@@ -1,14 +1,14 @@
 import { createWriteStream } from 'node:fs';
 import { pipeline } from 'node:stream/promises';
 import type { Request } from 'express';
-import { Problem } from '../problems.js';
+import { Fault } from '../faults.js';
 
 const MOST_BYTES = 400_000_000;
 
-/** The JSON of a request as a file, for work in a thread. @throws Problem 413 where it is too large, 415 */
+/** The JSON of a request as a file, for work in a thread. @throws Fault `too-large` where it is too large, 415 */
 export async function received(request: Request, file: string): Promise<void> {
   if (!request.is('application/json')) {
-    throw new Problem(415, 'Send the file as application/json.', [
+    throw new Fault('wrong-type', 'Send the file as application/json.', [
       { field: 'content-type', message: 'must be application/json' },
     ]);
   }
@@ -19,7 +19,7 @@ export async function received(request: Request, file: string): Promise<void> {
       for await (const piece of pieces) {
         bytes += piece.length;
         if (bytes > MOST_BYTES) {
-          throw new Problem(413, 'The file is larger than 400 MB.', [
+          throw new Fault('too-large', 'The file is larger than 400 MB.', [
             { field: 'file', message: 'must be at most 400 MB' },
           ]);
         }

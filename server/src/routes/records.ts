@@ -6,11 +6,11 @@ import { pipeline } from 'node:stream/promises';
 import { Router } from 'express';
 import * as v from 'valibot';
 import { Backup, Backups, Imported, Restored } from '@gumo/core/contract';
-import { askerOf } from '../access/listener.js';
+import { askerOf } from './door/listener.js';
 import { UnusableDatabase } from '../database/open.js';
-import { copyDatabase } from '../keeping/copying.js';
-import { readHousehold, writtenHousehold } from '../keeping/exchange.js';
-import { Problem, checked } from '../problems.js';
+import { copyDatabase } from '../services/keeping/copying.js';
+import { readHousehold, writtenHousehold } from '../services/keeping/exchange.js';
+import { Fault, checked } from '../faults.js';
 import { received } from './received.js';
 import { type Context, noteDone, param } from './context.js';
 import { answer } from './answer.js';
@@ -72,8 +72,8 @@ export function recordsRoutes(context: Context): Router {
     context.turnstile.standAside(request);
     const { replace } = checked(Replace, request.query);
     if (store.children.all().length > 0 && replace === undefined) {
-      throw new Problem(
-        409,
+      throw new Fault(
+        'conflict',
         'There are children here already: say that the file takes the place of this household.',
         [{ field: 'replace', message: 'must be 1' }],
       );
@@ -104,11 +104,14 @@ async function* after(first: string, rest: AsyncIterable<string>): AsyncGenerato
   yield* rest;
 }
 
-/** @throws Problem 422 where a copy cannot be opened */
+/** @throws Fault `impossible` where a copy cannot be opened */
 function refuseUnusable(error: unknown): never {
   const isGone = (error as { code?: string }).code === 'ENOENT';
   if (isGone || error instanceof UnusableDatabase) {
-    throw new Problem(422, 'This backup cannot be used: it is damaged, or from a newer Gumo.');
+    throw new Fault(
+      'impossible',
+      'This backup cannot be used: it is damaged, or from a newer Gumo.',
+    );
   }
   throw error;
 }

@@ -3,7 +3,7 @@ import { type Change, Version } from '@gumo/core/vocabulary';
 import type { Router } from 'express';
 import * as v from 'valibot';
 import type { Rows, Versioned } from '../database/rows.js';
-import { checked, notFound, outdated, wrongField } from '../problems.js';
+import { checked, notFound, outdated, wrongField } from '../faults.js';
 import { type Context, param } from './context.js';
 
 const VersionQuery = v.object({ version: v.pipe(v.string(), v.transform(Number), Version) });
@@ -17,7 +17,7 @@ export interface RowsRoutes<T extends Versioned> {
   readonly changed: Change['what'];
   /** False where rows are archived instead of removed. */
   readonly removable: boolean;
-  /** Throws a Problem where a row does not fit the rest of the household. */
+  /** Throws a Fault where a row does not fit the rest of the household. */
   readonly check?: (row: T) => void;
 }
 

@@ -2,9 +2,9 @@ import { SampleLines } from '@gumo/core/contract';
 import { SampleLine, WorkSample, holdsMore } from '@gumo/core/vocabulary';
 import { Router } from 'express';
 import * as v from 'valibot';
-import { checked, notFound, wrongField } from '../problems.js';
+import { checked, notFound, wrongField } from '../faults.js';
 import { type Context, checkDay, childOf, param } from './context.js';
-import { activityIn } from './materials.js';
+import { activityIn } from '../services/needs.js';
 import { answer } from './answer.js';
 
 const VersionQuery = v.object({ version: v.pipe(v.string(), v.transform(Number), v.integer()) });

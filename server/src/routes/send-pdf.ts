@@ -1,6 +1,6 @@
 import type { Sheet } from '@gumo/core/sheets';
 import type { Response } from 'express';
-import type { Printer } from '../sheets/printer.js';
+import type { Printer } from '../services/printing/printer.js';
 
 /** Answers with sheets as one PDF file, shown rather than saved. */
 export async function sendPdf(

@@ -10,9 +10,9 @@ import {
   inRange,
 } from '@gumo/core/vocabulary';
 import { Router } from 'express';
-import { checked, notFound, wrongField } from '../problems.js';
+import { checked, notFound, wrongField } from '../faults.js';
 import { type Context, param, refuseImpossible } from './context.js';
-import { activityIn } from './materials.js';
+import { activityIn } from '../services/needs.js';
 import { answer } from './answer.js';
 
 /** The same fault at the field of an end. */

@@ -18,9 +18,9 @@ import { PRINTABLE } from '@gumo/core/materials';
 import { type Child, Day, Id, addDays } from '@gumo/core/vocabulary';
 import { type Request, Router } from 'express';
 import * as v from 'valibot';
-import { Problem, checked, notFound, wrongField } from '../problems.js';
+import { Fault, checked, notFound, wrongField } from '../faults.js';
 import { type Context, param } from './context.js';
-import { activityIn, needsFor } from './materials.js';
+import { activityIn, needsFor } from '../services/needs.js';
 import { addRows } from './rows.js';
 import { sendPdf } from './send-pdf.js';
 import { answer } from './answer.js';
@@ -114,7 +114,7 @@ export function sheetsRoutes(context: Context): Router {
   function made(kind: SheetKind, wish: SheetWish): Sheet {
     const { sheet, problem } = attempt(kind, wish);
     if (sheet) return sheet;
-    throw new Problem(422, `This cannot be made: ${problem}.`, [
+    throw new Fault('impossible', `This cannot be made: ${problem}.`, [
       { field: 'sheet', message: problem },
     ]);
   }
@@ -125,7 +125,7 @@ export function sheetsRoutes(context: Context): Router {
       const found = findSheet(kind);
       return found ? [made(found, whole(childId, wish))] : [];
     });
-    if (sheets.length === 0) throw new Problem(422, 'The print list is empty.');
+    if (sheets.length === 0) throw new Fault('impossible', 'The print list is empty.');
     await sendPdf(response, printer, 'tray', sheets);
   });
 

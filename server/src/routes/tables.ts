@@ -14,10 +14,10 @@ import { GOALS, SKILLS, skillOf } from '@gumo/core/skills';
 import { type Material, speaksOf } from '@gumo/core/vocabulary';
 import express, { Router } from 'express';
 import Papa from 'papaparse';
-import { csvOf, plainCell, sentTable, tryLines } from '../keeping/tables.js';
-import type { TriesSaid, TriesWork } from '../keeping/tries-worker.js';
-import { type SaidWrong, wordsOf } from '../keeping/words-of.js';
-import { Problem, checked } from '../problems.js';
+import { csvOf, plainCell, sentTable, tryLines } from '../services/keeping/tables.js';
+import type { TriesSaid, TriesWork } from '../services/keeping/tries-worker.js';
+import { type SaidWrong, wordsOf } from '../services/keeping/words-of.js';
+import { Fault, checked } from '../faults.js';
 import { type Context, noteDone } from './context.js';
 import { received } from './received.js';
 
@@ -120,7 +120,7 @@ export function tablesRoutes(context: Context): Router {
       skipEmptyLines: true,
     });
     if (!parsed.meta.fields?.includes('name')) {
-      throw new Problem(400, 'The table of materials needs a column “name”.', [
+      throw new Fault('unreadable', 'The table of materials needs a column “name”.', [
         { field: 'text', message: 'must have a column “name”' },
       ]);
     }
@@ -167,9 +167,9 @@ export function tablesRoutes(context: Context): Router {
   return router;
 }
 
-const TRIES_WORKER = new URL('../keeping/tries-worker.js', import.meta.url);
+const TRIES_WORKER = new URL('../services/keeping/tries-worker.js', import.meta.url);
 
-/** Reads a table of tries, and puts in what is new unless it is a dry run. @throws Problem */
+/** Reads a table of tries, and puts in what is new unless it is a dry run. @throws Fault */
 async function takeTries(
   { store, progress, records, today }: Context,
   file: string,

@@ -14,11 +14,11 @@ import {
 import { ClockTime, Day, PlanEntry, addDays, mondayOf } from '@gumo/core/vocabulary';
 import { Router } from 'express';
 import * as v from 'valibot';
-import { refuseDanger } from '../planning/cautions.js';
-import { keepPlan } from '../planning/keep.js';
-import { refuse } from '../planning/week-plans.js';
-import { checked, notFound } from '../problems.js';
-import { weekOf } from '../week.js';
+import { refuseDanger } from '../services/planning/refuse-danger.js';
+import { keepPlan } from '../services/planning/keep-plan.js';
+import { refuse } from '../services/planning/plan-week.js';
+import { checked, notFound } from '../faults.js';
+import { weekOf } from '../services/planning/week-facts.js';
 import { type Context, param } from './context.js';
 import { answer } from './answer.js';
 

@@ -1,5 +1,5 @@
 import type { Child, PlanEntry, WeekSheet } from '@gumo/core/vocabulary';
-import type { PlanNews } from '../planning/week-plans.js';
+import type { PlanNews } from '../services/planning/plan-week.js';
 import { twiceAndAway } from './twice.js';
 import { type Answer, type World, DEMO, aChild, openWorld } from './world.js';
 

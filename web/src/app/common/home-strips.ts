@@ -11,7 +11,7 @@ import { Printing } from './printing';
   template: `
     @for (strip of strips(); track strip.childId) {
       <article>
-        <h3>{{ strip.title }}</h3>
+        <strong>{{ strip.title }}</strong>
         @for (line of strip.lines; track $index) {
           <p>{{ line }}</p>
         }
@@ -34,7 +34,7 @@ import { Printing } from './printing';
       border-inline-start: 4px solid var(--felt);
       background: var(--paper);
     }
-    h3 {
+    strong {
       font-size: var(--text-body);
       padding: 0 0 4px;
     }

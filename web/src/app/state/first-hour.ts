@@ -1,4 +1,4 @@
-import { Injectable, computed, inject } from '@angular/core';
+import { Injectable, computed, inject, signal } from '@angular/core';
 import {
   FIRST_HOUR,
   type FirstHourStep,
@@ -16,7 +16,14 @@ import { HouseholdActions, householdFeature } from './household';
 export class FirstHour {
   private readonly store = inject(Store);
   private readonly conflicts = inject(Conflicts);
-  private readonly household = this.store.selectSignal(householdFeature.selectHousehold);
+  private readonly loadedHousehold = this.store.selectSignal(householdFeature.selectHousehold);
+  /** As it was kept last from here: the next step may come before it is loaded again. */
+  private readonly kept = signal<Household | null>(null);
+  private readonly household = computed(() => {
+    const [loaded, kept] = [this.loadedHousehold(), this.kept()];
+    return kept && (loaded?.version ?? 0) < kept.version ? kept : loaded;
+  });
+  private before: Promise<void> = Promise.resolve();
   private readonly children = this.store.selectSignal(childrenFeature.selectEveryone);
   readonly loaded = this.store.selectSignal(childrenFeature.selectLoaded);
 
@@ -33,25 +40,35 @@ export class FirstHour {
 
   /** @throws as `Conflicts.put` does */
   async finish(step: FirstHourStep, more: Partial<Household> = {}): Promise<void> {
-    const done = FIRST_HOUR.filter((one) => one === step || this.done().has(one));
-    await this.keep({ ...more, firstHour: { done, dismissed: false } });
+    await this.keep((doneNow) => {
+      const done = FIRST_HOUR.filter((one) => one === step || doneNow.has(one));
+      return { ...more, firstHour: { done, dismissed: false } };
+    });
   }
 
   /** @throws as `Conflicts.put` does */
   async dismiss(): Promise<void> {
-    await this.keep({ firstHour: { done: [...this.done()], dismissed: true } });
+    await this.keep((done) => ({ firstHour: { done: [...done], dismissed: true } }));
   }
 
-  private async keep(more: Partial<Household>): Promise<void> {
+  /** One after the other: each begins with what the one before left. */
+  private keep(change: (done: ReadonlySet<FirstHourStep>) => Partial<Household>): Promise<void> {
+    const now = this.before.then(() => this.put(change(this.done())));
+    this.before = now.catch(() => undefined);
+    return now;
+  }
+
+  private async put(more: Partial<Household>): Promise<void> {
     const base = this.household();
     if (!base) return;
-    await this.conflicts.put('/household', HouseholdSchema, {
+    const kept = await this.conflicts.put('/household', HouseholdSchema, {
       base,
       mine: { ...base, ...more },
       what: 'the household',
       words: HOUSEHOLD_WORDS,
       loads: true,
     });
+    if (kept) this.kept.set(kept);
     this.store.dispatch(HouseholdActions.libraryChanged());
   }
 }
