@@ -1,5 +1,5 @@
 import { type ChildProcess } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { test as base, expect, type Page } from '@playwright/test';
@@ -29,16 +29,44 @@ interface World {
   server: Server;
 }
 
+/** A household as every journey begins with it, made once by each worker. */
+const made = new Map<World['household'], Promise<string>>();
+
+/** Starts a server once, so that the next ones find its records. @returns their folder */
+async function makeHousehold(household: World['household']): Promise<string> {
+  const folder = mkdtempSync(join(tmpdir(), 'gumo-household-'));
+  const { child } = (await startServer(envOf(folder), argsOf(household))) as Running;
+  child.removeAllListeners('exit');
+  await new Promise((resolve) => {
+    child.once('exit', resolve);
+    child.kill('SIGTERM');
+  });
+  process.once('exit', () => rmSync(folder, { recursive: true, force: true }));
+  return folder;
+}
+
+const envOf = (folder: string) => ({
+  GUMO_DATA: join(folder, 'gumo.db'),
+  PORT: '0',
+  GUMO_TODAY: TODAY,
+});
+const argsOf = (household: World['household']): string[] =>
+  household === 'empty' ? ['--empty'] : [];
+
+function householdOf(household: World['household']): Promise<string> {
+  const known = made.get(household) ?? makeHousehold(household);
+  made.set(household, known);
+  return known;
+}
+
 /** A journey: a server on a database of its own, and a browser whose clock says 9:20 that day. */
 export const test = base.extend<World>({
   household: ['demo', { option: true }],
   server: async ({ household }, use) => {
     const folder = mkdtempSync(join(tmpdir(), 'gumo-journey-'));
-    const env = { GUMO_DATA: join(folder, 'gumo.db'), PORT: '0', GUMO_TODAY: TODAY };
-    let running = (await startServer(
-      env,
-      household === 'empty' ? ['--empty'] : [],
-    )) as Running | null;
+    cpSync(await householdOf(household), folder, { recursive: true });
+    const env = envOf(folder);
+    let running = (await startServer(env, argsOf(household))) as Running | null;
     const { url } = running as Running;
     const server: Server = {
       url,
