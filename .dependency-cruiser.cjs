@@ -29,7 +29,8 @@ module.exports = {
     },
     {
       name: 'database-below-services',
-      comment: 'The database gives and takes rows: it knows neither what happens with them nor who asks.',
+      comment:
+        'The database gives and takes rows: it knows neither what happens with them nor who asks.',
       severity: 'error',
       from: { path: '^server/src/database/', pathNot: '[.]spec[.]ts$' },
       to: { path: '^server/src/(services|routes)/' },
@@ -45,7 +46,11 @@ module.exports = {
       name: 'sql-in-database-and-keeping',
       comment: 'Keeping opens, copies and replaces whole files; everything else asks the database.',
       severity: 'error',
-      from: { path: '^server/src/', pathNot: '^server/src/(database|services/(keeping|access)|testing)/|[.]spec[.]ts$|^server/src/serve[.]ts$' },
+      from: {
+        path: '^server/src/',
+        pathNot:
+          '^server/src/(database|services/(keeping|access)|testing)/|[.]spec[.]ts$|^server/src/serve[.]ts$',
+      },
       to: { path: 'node_modules/(@types/)?better-sqlite3' },
     },
     {

@@ -15,11 +15,11 @@ export const HELP: Readonly<Record<string, Help>> = {
       ],
       [
         'Get ready',
-        'Everything the day needs, with counts and boxes. Tick what lies ready. What is short stands on top, with what could do instead.',
+        'Everything the day needs, with counts and boxes. Tick what you have. What is short stands on top, with what could do instead.',
       ],
       [
         'Somebody is away',
-        'Tap a child at the top: the groups and what to lay ready follow. Tap again when the child is back.',
+        'Tap a child at the top: the groups and Get ready follow. Tap again when the child is back.',
       ],
       [
         'Five minutes',
@@ -223,11 +223,11 @@ export const HELP: Readonly<Record<string, Help>> = {
       ],
       [
         'Birth month',
-        'Is enough: it places a child widely, and nothing is taken as known because of it. The first sessions tell.',
+        'Is enough: it places a child widely, and nothing is assumed because of it. The first sessions tell.',
       ],
       [
         'First looks or age',
-        'A first look takes two or three short sittings a child and plans the week more closely. Starting by age plans at once.',
+        'A first look takes two or three short sessions a child and plans the week more closely. Starting by age plans at once.',
       ],
     ],
   },
