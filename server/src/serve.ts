@@ -13,6 +13,8 @@ import { markListener } from './routes/door/listener.js';
 import { PATIENCE, type Patience, makeNetwork } from './services/access/network.js';
 import { createApp } from './routes/app.js';
 import { makeChanges } from './routes/changes.js';
+import { noteVersion } from './database/about.js';
+import { ifItCan } from './database/if-it-can.js';
 import { RECORDS, openDatabase } from './database/open.js';
 import { type Store, storeIn } from './database/store.js';
 import { loadDemo, startEmpty } from './services/household.js';
@@ -27,6 +29,7 @@ import type { RecordsNote } from './routes/context.js';
 import { makePrinter } from './services/printing/printer.js';
 import { progressIn } from './services/progress.js';
 import { makeTurnstile } from './routes/turnstile.js';
+import { VERSION } from './version.js';
 
 export interface ServeOptions {
   readonly databasePath: string;
@@ -142,6 +145,7 @@ async function serveLocked(options: ServeOptions, lock: FolderLock): Promise<Run
   function open(isChecked = false): { db: Database; store: Store; isNew: boolean; app: Express } {
     const { db, isNew } = openDatabase(databasePath, RECORDS, isChecked);
     carryAudit(db, access.db);
+    ifItCan(() => noteVersion(db, VERSION));
     const store = storeIn(db);
     if (store.household.all().length === 0) {
       if (options.demoPath === null) startEmpty(store);

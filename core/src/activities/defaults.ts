@@ -25,15 +25,14 @@ const COMMON: Omit<Activity, Required | 'band' | 'fromAge'> = {
 
 type Given = Omit<Pick<Activity, Required>, 'steps'> &
   Partial<Omit<Activity, Required>> & {
-    /** Each as "kind: text", or as data. */
-    readonly steps: readonly (string | Activity['steps'][number])[];
+    /** Each as "kind: text". */
+    readonly steps: readonly string[];
   };
 
 const STEP = new RegExp(`^(${STEP_KINDS.join('|')}): (.+)$`);
 
 /** A step from its one line, such as "ask: How many are there?". */
-function step(given: string | Activity['steps'][number]): Activity['steps'][number] {
-  if (typeof given !== 'string') return given;
+function step(given: string): Activity['steps'][number] {
   const [, kind, text] = STEP.exec(given) ?? [];
   if (kind === undefined || text === undefined) throw new RangeError(`not a step: "${given}"`);
   return { kind: kind as (typeof STEP_KINDS)[number], text };

@@ -20,6 +20,8 @@ export const Backups = v.object({
   backups: v.array(Backup),
   notice: v.string(),
   folder: v.string(),
+  /** The version of Gumo. */
+  gumo: v.string(),
 });
 /** The backup of what was here before. */
 export const Restored = v.object({ before: v.string() });

@@ -21,6 +21,7 @@ import {
   WorkSample,
   type Day,
   addDays,
+  text,
   daysBetween,
 } from '../vocabulary/index.js';
 
@@ -39,6 +40,8 @@ const VERSIONS = [1, 2, 3, 4, 5, FORMAT_VERSION] as const;
 export const HouseholdFile = v.object({
   format: v.literal(FORMAT, `must be "${FORMAT}"`),
   version: v.picklist(VERSIONS, `must be one of ${VERSIONS.join(', ')}`),
+  /** The Gumo that wrote it. */
+  gumo: v.optional(text(40)),
   /** The day on which the file was written. */
   day: v.pipe(v.string(), v.isoDate()),
   household: Household,

@@ -11,6 +11,7 @@ import { UnusableDatabase } from '../database/open.js';
 import { copyDatabase } from '../services/keeping/copying.js';
 import { readHousehold, writtenHousehold } from '../services/keeping/exchange.js';
 import { Fault, checked } from '../faults.js';
+import { VERSION } from '../version.js';
 import { received } from './received.js';
 import { type Context, noteDone, param } from './context.js';
 import { answer } from './answer.js';
@@ -25,7 +26,9 @@ export function recordsRoutes(context: Context): Router {
   /** A file beside the records, so that it can take their place in one step. */
   const beside = (end: string): string => `${databasePath}.${randomUUID()}.${end}`;
 
-  router.get('/backups', (_request, response) => answer(response, Backups, backups.state()));
+  router.get('/backups', (_request, response) => {
+    answer(response, Backups, { ...backups.state(), gumo: VERSION });
+  });
 
   router.post('/backups', async (_request, response) => {
     answer(response, Backup, await backups.make('asked'), 201);

@@ -3,6 +3,7 @@ import { Household } from '@gumo/core/vocabulary';
 import type { Database } from 'better-sqlite3';
 import * as v from 'valibot';
 import { type ListPart, householdRow, rowsOf } from '../../database/whole.js';
+import { VERSION } from '../../version.js';
 
 /**
  * The whole household as the lines of one JSON file, a record a line, as its schema has it: the same
@@ -10,7 +11,7 @@ import { type ListPart, householdRow, rowsOf } from '../../database/whole.js';
  * @param day the household's calendar day on which it is written
  */
 export function* householdLines(db: Database, day: string): IterableIterator<string> {
-  yield `{\n"format": ${JSON.stringify(FORMAT)},\n"version": ${FORMAT_VERSION},\n"day": ${JSON.stringify(day)},\n`;
+  yield `{\n"format": ${JSON.stringify(FORMAT)},\n"version": ${FORMAT_VERSION},\n"gumo": ${JSON.stringify(VERSION)},\n"day": ${JSON.stringify(day)},\n`;
   yield `"household": ${JSON.stringify(v.parse(Household, householdRow(db)))}`;
   for (const [part, schema] of Object.entries(LIST_PARTS)) {
     yield `,\n${JSON.stringify(part)}: [`;

@@ -35,6 +35,7 @@ describe('records', () => {
           backups: [backup('2026-03-10'), backup('2026-03-09', 'before')],
           notice,
           folder: '/home/gumo/backups',
+          gumo: '0.16.0',
         },
       },
       ...more,
