@@ -1,5 +1,6 @@
 /** npm run dev: core and server watched and restarted, the web served with live reload. */
 import { spawn } from 'node:child_process';
+import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import { ROOT, bin, compile, install, main } from './lib/steps.mjs';
 
@@ -8,12 +9,18 @@ const start = (command, args, options = {}) =>
 
 await main(() => {
   install();
-  compile();
+  // After the first time what was compiled before serves until the watcher has something newer.
+  if (!existsSync(join(ROOT, 'server/dist/main.js'))) compile();
   const running = [
     start(bin('tsc'), ['-b', '--watch', '--preserveWatchOutput', 'core', 'server']),
     start(
       process.execPath,
-      ['--watch-path=core/dist', '--watch-path=server/dist', 'server/dist/main.js'],
+      [
+        '--enable-source-maps',
+        '--watch-path=core/dist',
+        '--watch-path=server/dist',
+        'server/dist/main.js',
+      ],
       {
         env: { ...process.env, GUMO_API_ONLY: '1', GUMO_LOG: 'debug' },
       },
