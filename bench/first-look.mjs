@@ -153,7 +153,7 @@ export async function firstLook() {
       'twenty',
       'thirty',
       'stairs',
-      'assumed',
+      'taken',
       'wrong',
       'stillWrong',
       'own',
