@@ -61,7 +61,7 @@ interface Station {
                         </span>
                         @for (one of line.away.slice(0, 1); track one.material.id) {
                           <span class="hint soft">
-                            {{ one.material.name }} stays away ({{ one.because }})
+                            stays away: {{ one.material.name }} ({{ one.because }})
                           </span>
                         }
                       } @else if (line.barred) {
