@@ -102,7 +102,9 @@ async function planWeek(page) {
 /** Why a card is there, and what could stand in its place. */
 async function whyCard(page) {
   await planWeek(page);
-  const tables = page.locator('gumo-week-card').filter({ hasText: 'Table ·', hasNotText: 'Invitation' });
+  const tables = page
+    .locator('gumo-week-card')
+    .filter({ hasText: 'Table ·', hasNotText: 'Invitation' });
   await tables.nth(1).locator('.open').click();
   await page.locator('gumo-why-panel .children li').first().waitFor();
 }
