@@ -69,6 +69,32 @@ function called(game: Game): Called[] {
   );
 }
 
+/** A sum or a difference to be worked out. @param then what is said after it */
+function worked(
+  game: Game,
+  { numbers: [a = 0, b = 0], how }: Called,
+  then: string,
+): Pick<Draft, 'say' | 'lay' | 'right' | 'sentence'> {
+  const minus = how === 'minus';
+  const answer = minus ? a - b : a + b;
+  return {
+    ...asksNumber(
+      game,
+      answer,
+      `${Word(a)} ${minus ? 'take away' : 'and'} ${numberWord(b)}: ${then}`,
+    ),
+    lay: '',
+    right: {
+      kind: 'add',
+      addends: [a, minus ? less(b) : b],
+      answer,
+      way: null,
+      sentenceRight: null,
+    },
+    sentence: minus ? takeSentence(a, b) : partsSentence([a, b]),
+  };
+}
+
 function ask(game: Game, cell: Called): Draft {
   const [a = 0, b = 0] = cell.numbers;
   const counts = only(cell);
@@ -94,24 +120,8 @@ function ask(game: Game, cell: Called): Draft {
       };
     case 'plus':
     case 'minus':
-    case 'double': {
-      const minus = cell.how === 'minus';
-      const answer = minus ? a - b : a + b;
-      const words = `${Word(a)} ${minus ? 'take away' : 'and'} ${numberWord(b)}`;
-      return {
-        ...shared,
-        ...asksNumber(game, answer, `${words}: cover how many that is.`),
-        lay: '',
-        right: {
-          kind: 'add',
-          addends: [a, minus ? less(b) : b],
-          answer,
-          way: null,
-          sentenceRight: null,
-        },
-        sentence: minus ? takeSentence(a, b) : partsSentence([a, b]),
-      };
-    }
+    case 'double':
+      return { ...shared, ...worked(game, cell, 'cover how many that is.') };
     default:
       return {
         ...shared,
@@ -188,25 +198,10 @@ function square(game: Game): Draft | null {
       drawn: { scene: 'tile', numbers: [Math.min(9, left), Math.min(9, right)] },
     };
   }
-  const minus = cell.how === 'minus';
-  const answer = minus ? a - b : a + b;
   return {
     ...shared,
-    ...asksNumber(
-      game,
-      answer,
-      `${Word(a)} ${minus ? 'take away' : 'and'} ${numberWord(b)}: how many? Then take the square.`,
-    ),
-    lay: '',
-    right: {
-      kind: 'add',
-      addends: [a, minus ? less(b) : b],
-      answer,
-      way: null,
-      sentenceRight: null,
-    },
-    sentence: minus ? takeSentence(a, b) : partsSentence([a, b]),
-    scene: cardScene(`${a} ${minus ? '−' : '+'} ${b}`, 8),
+    ...worked(game, cell, 'how many? Then take the square.'),
+    scene: cardScene(`${a} ${cell.how === 'minus' ? '−' : '+'} ${b}`, 8),
   };
 }
 
